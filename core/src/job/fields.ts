@@ -1,0 +1,67 @@
+import type { Measure } from '../units/measure'
+import type { Appliance, ApplianceKind, JobDocument } from './document'
+
+/** A question of the survey: where its answer stands, what it measures, and what it decides. */
+export interface Field {
+  readonly key: string
+  readonly label: string
+  readonly measure: Measure
+  /** What the answer decides later, shown with the question. */
+  readonly why: string
+  /** How it is usually found. */
+  readonly how: string
+}
+
+export type SurveyKey = { [K in keyof JobDocument['survey']]: K extends 'gasLoad' | 'fuel' | 'sizeOn' ? never : K }[keyof JobDocument['survey']]
+
+const field = (key: SurveyKey, label: string, measure: Measure, how: string, why: string) => ({ key, label, measure, how, why })
+
+export const siteFields = [
+  field('elevation_m', 'Site elevation', 'elevation', 'Map', 'Sets the local atmosphere, which every vessel and every gas volume is worked against.'),
+  field('topEmitterHeight_m', 'Highest emitter above the fill point', 'length', 'Tape', 'Its weight of water is the least the fill and the charge can be.'),
+] as const
+
+export const waterFields = [
+  field('coldMainStaticGauge_Pa', 'Cold main, static', 'water-pressure', 'Gauge at a tap, all taps shut', 'The most that can reach the filling connection, and what the heater is protected from.'),
+  field('incomingTemp_K', 'Incoming water', 'temperature', 'Thermometer in a running tap', 'The colder it comes, the more heat each litre needs.'),
+  field('fillTemp_K', 'System water when filled', 'temperature', 'Thermometer, or the incoming water', 'Expansion is counted from here.'),
+  field('maxFlowTemp_K', 'Highest flow temperature', 'temperature', 'Boiler setting', 'Expansion is counted up to here, or to the limit if that is higher.'),
+  field('highLimitTemp_K', 'High limit acts at', 'temperature', 'Plate or manual', 'The hottest the water can become before the burner is stopped.'),
+] as const
+
+export const gasFields = [
+  field('gasStaticGauge_Pa', 'Gas at the meter, nothing burning', 'gas-pressure', 'Gauge at the meter test point', 'Shows the regulator locks up. The design never starts from it.'),
+  field('gasWorkingGauge_Pa', 'Gas at the meter, working', 'gas-pressure', 'Gauge at the meter test point, appliances on', 'The design starts here: it is what the pipe has to spend.'),
+] as const
+
+export const surveyFields: readonly (Field & { readonly key: SurveyKey })[] = [...siteFields, ...waterFields, ...gasFields]
+
+type PlateKey = { [K in keyof Appliance]: K extends 'id' | 'name' | 'kind' | 'inputSaid' ? never : K }[keyof Appliance]
+
+export interface PlateField extends Field {
+  readonly key: PlateKey
+  readonly kinds: readonly ApplianceKind[]
+  /** The design cannot be finished without it. */
+  readonly needed: boolean
+}
+
+const burns: readonly ApplianceKind[] = ['boiler', 'instantaneous-heater', 'storage-heater', 'cooktop', 'other-gas']
+const wet: readonly ApplianceKind[] = ['boiler', 'instantaneous-heater', 'storage-heater', 'indirect-cylinder']
+
+export const plateFields: readonly PlateField[] = [
+  { key: 'input_W', label: 'Input', measure: 'power', how: 'Plate', why: 'Every appliance at full input decides the gas pipe.', kinds: burns, needed: true },
+  { key: 'output_W', label: 'Output', measure: 'power', how: 'Plate', why: 'What reaches the water; relief capacity is held against it or the input.', kinds: ['boiler', 'instantaneous-heater', 'storage-heater'], needed: false },
+  { key: 'maxWorkingGauge_Pa', label: 'Greatest working pressure', measure: 'water-pressure', how: 'Plate', why: 'The relief valve may not be set above the weakest part.', kinds: wet, needed: false },
+  { key: 'water_m3', label: 'Water content', measure: 'small-volume', how: 'Manual', why: 'Counts in the water that expands, or that has to be filled.', kinds: wet, needed: false },
+  { key: 'builtInVessel_m3', label: 'Built-in vessel', measure: 'small-volume', how: 'Manual', why: 'It counts towards the vessel needed; without it a second one is asked for too early.', kinds: ['boiler'], needed: false },
+  { key: 'builtInChargeGauge_Pa', label: 'Its charge', measure: 'water-pressure', how: 'Gauge, water side empty', why: 'A vessel holds water only above its own charge.', kinds: ['boiler'], needed: false },
+  { key: 'minInletGauge_Pa', label: 'Least gas pressure at its inlet', measure: 'gas-pressure', how: 'Plate or manual', why: 'The pipe must leave it this much with everything burning.', kinds: burns, needed: false },
+  { key: 'maxTestGauge_Pa', label: 'Greatest gas test pressure', measure: 'gas-pressure', how: 'Manual', why: 'Above it, it is disconnected and capped before a test, not only shut off.', kinds: burns, needed: false },
+]
+
+/** Names of appliance kinds as a page writes them. */
+export const applianceWords: Readonly<Record<ApplianceKind, string>> = {
+  boiler: 'Boiler', 'instantaneous-heater': 'Instantaneous heater', 'storage-heater': 'Storage heater', 'indirect-cylinder': 'Indirect cylinder', cooktop: 'Cooktop', 'other-gas': 'Other gas appliance',
+}
+
+export const burnsGas = (kind: ApplianceKind): boolean => burns.includes(kind)

@@ -1,0 +1,73 @@
+/** A place where both sides changed the same value since they parted. */
+export interface Conflict {
+  readonly path: readonly (string | number)[]
+  readonly mine: unknown
+  readonly theirs: unknown
+}
+
+type Branch = Record<string, unknown>
+
+/**
+ * Three-way merge of two documents that grew from one base. Rows with an `id` are matched by it; a value with a basis is one value.
+ * Where only one side changed, that side is taken; where both did, `mine` is kept in the result and the place is listed.
+ */
+export function mergeDocuments<T>(base: T, mine: T, theirs: T): { readonly merged: T; readonly conflicts: readonly Conflict[] } {
+  const conflicts: Conflict[] = []
+  const merged = mergeValue(base, mine, theirs, [], conflicts) as T
+  return { merged, conflicts }
+}
+
+function mergeValue(base: unknown, mine: unknown, theirs: unknown, path: readonly (string | number)[], conflicts: Conflict[]): unknown {
+  if (same(mine, theirs) || same(base, theirs)) return mine
+  if (same(base, mine)) return theirs
+  if (isRows(mine) && isRows(theirs) && (isRows(base) || base === undefined)) return mergeRows((base ?? []) as Row[], mine, theirs, path, conflicts)
+  if (isBranch(mine) && isBranch(theirs) && isBranch(base) && !('basis' in mine)) {
+    const keys = [...new Set([...Object.keys(theirs), ...Object.keys(mine)])]
+    return Object.fromEntries(keys.map((key) => [key, mergeValue(base[key], mine[key], theirs[key], [...path, key], conflicts)]))
+  }
+  conflicts.push({ path, mine, theirs })
+  return mine
+}
+
+type Row = Branch & { id: string }
+
+function mergeRows(base: readonly Row[], mine: readonly Row[], theirs: readonly Row[], path: readonly (string | number)[], conflicts: Conflict[]): Row[] {
+  const find = (rows: readonly Row[], id: string) => rows.find((row) => row.id === id)
+  const ids = [...new Set([...mine.map((row) => row.id), ...theirs.map((row) => row.id)])]
+  return ids.flatMap((id) => {
+    const [was, here, there] = [find(base, id), find(mine, id), find(theirs, id)]
+    if (!here && there) return was && !same(was, there) ? keep(there, undefined, there) : was ? [] : [there]
+    if (here && !there) return was && !same(was, here) ? keep(here, here, undefined) : was ? [] : [here]
+    return [mergeValue(was, here, there, [...path, mine.findIndex((row) => row.id === id)], conflicts) as Row]
+  })
+  /** One side removed a row that the other changed: the change is kept, so that nothing typed is lost, and listed. */
+  function keep(row: Row, left: Row | undefined, right: Row | undefined): Row[] {
+    conflicts.push({ path: [...path, row.id], mine: left, theirs: right })
+    return [row]
+  }
+}
+
+const isBranch = (value: unknown): value is Branch => typeof value === 'object' && value !== null && !Array.isArray(value)
+const isRows = (value: unknown): value is Row[] => Array.isArray(value) && value.every((row) => isBranch(row) && typeof row.id === 'string')
+
+/** Equality by content, keys in any order. */
+export function same(a: unknown, b: unknown): boolean {
+  if (a === b) return true
+  if (Array.isArray(a) && Array.isArray(b)) return a.length === b.length && a.every((value, i) => same(value, b[i]))
+  if (!isBranch(a) || !isBranch(b)) return false
+  const keys = new Set([...Object.keys(a), ...Object.keys(b)])
+  return [...keys].every((key) => same(a[key], b[key]))
+}
+
+/** A short fingerprint of anything JSON can hold, keys in any order: changes when the content does. Not for security. */
+export function fingerprint(value: unknown): string {
+  const text = JSON.stringify(value, (_, part: unknown) => (isBranch(part) ? Object.fromEntries(Object.entries(part).sort(([a], [b]) => (a < b ? -1 : 1))) : part)) ?? ''
+  let [h1, h2] = [0xdeadbeef, 0x41c6ce57]
+  for (let i = 0; i < text.length; i++) {
+    h1 = Math.imul(h1 ^ text.charCodeAt(i), 2654435761)
+    h2 = Math.imul(h2 ^ text.charCodeAt(i), 1597334677)
+  }
+  h1 = Math.imul(h1 ^ (h1 >>> 16), 2246822507) ^ Math.imul(h2 ^ (h2 >>> 13), 3266489909)
+  h2 = Math.imul(h2 ^ (h2 >>> 16), 2246822507) ^ Math.imul(h1 ^ (h1 >>> 13), 3266489909)
+  return (h2 >>> 0).toString(16).padStart(8, '0') + (h1 >>> 0).toString(16).padStart(8, '0')
+}

@@ -1,0 +1,217 @@
+import type { Guard, Step, StepReading } from '../commissioning/sequence'
+import type { Finding } from '../answer/finding'
+import type { BodyOf, JobRecord } from '../job/records'
+import { ofKind } from '../job/records'
+import { fingerprint } from '../job/merge'
+import type { Sample, TightnessRun, TightnessVerdict } from '../proving/gasTightness'
+import { judgeTightness } from '../proving/gasTightness'
+import type { Missing, Sheet, SheetId } from './sheet'
+import { worst } from './sheet'
+import type { Solution } from './solve'
+
+export interface Records {
+  readonly entries: readonly JobRecord[]
+  /** Samples by test, oldest first. */
+  readonly samples: Readonly<Record<string, readonly Sample[]>>
+}
+
+export interface OffItem {
+  readonly id: string
+  readonly body: BodyOf<'off'>
+  readonly at: string
+  readonly by: string
+}
+
+export interface GuardState {
+  readonly guard: Guard
+  readonly holds: boolean
+  readonly at?: string
+}
+
+export type StepState =
+  | { readonly state: 'done'; readonly at: string; readonly by: string; readonly recordId: string; readonly si?: number; readonly within: boolean | undefined }
+  | { readonly state: 'now' | 'after'; readonly guards: readonly GuardState[]; readonly openGuards: readonly GuardState[] }
+
+export interface JudgedStep {
+  readonly step: Step
+  readonly number: number
+  readonly progress: StepState
+}
+
+export interface JudgedTest {
+  readonly testId: string
+  readonly begun: BodyOf<'test-begun'>
+  readonly at: string
+  readonly by: string
+  readonly run: TightnessRun
+  readonly verdict: TightnessVerdict
+  readonly notes: readonly { readonly at_ms: number; readonly text: string }[]
+  readonly ended: boolean
+  /** What was repaired after it failed. */
+  readonly repaired?: { readonly what: string; readonly at: string; readonly by: string }
+}
+
+export type SheetState = 'proven' | 'ready' | 'stop' | 'incomplete' | 'does-not-apply'
+
+export interface JudgedSheet {
+  readonly id: SheetId
+  readonly name: string
+  readonly state: SheetState
+  readonly missing: readonly Missing[]
+  readonly findings: readonly Finding[]
+  readonly proof?: { readonly at: string; readonly by: string }
+  readonly restsOn: string
+  readonly because?: string
+}
+
+export type StageId = 'survey' | 'design' | 'plan' | 'prove' | 'commission' | 'handover' | 'aftercare'
+
+/** Something between the job and its signature; a finding is worded by whoever shows it. */
+export interface HandoverGap {
+  readonly sheet: SheetId
+  readonly what: string
+  readonly finding?: Finding
+}
+
+export interface Judgement {
+  readonly off: readonly OffItem[]
+  readonly steps: readonly JudgedStep[]
+  readonly tests: readonly JudgedTest[]
+  readonly gasTight: boolean
+  readonly sheets: Readonly<Record<SheetId, JudgedSheet>>
+  readonly stages: readonly { readonly id: StageId; readonly sheets: readonly SheetId[]; readonly proven: number; readonly of: number }[]
+  /** What stands between the job and its signature. */
+  readonly missing: readonly HandoverGap[]
+  readonly canSign: boolean
+}
+
+export const sheetNames: Readonly<Record<SheetId, string>> = {
+  S1: 'Site', S2: 'Readings', S3: 'Rating plates', D1: 'Heating vessel', D2: 'Gas supply', P1: 'Gas tightness', C1: 'Fill, vent, start', H1: 'Handover',
+}
+
+export const stageSheets: Readonly<Record<StageId, readonly SheetId[]>> = {
+  survey: ['S1', 'S2', 'S3'], design: ['D1', 'D2'], plan: [], prove: ['P1'], commission: ['C1'], handover: ['H1'], aftercare: [],
+}
+
+/** Verdicts, guards, the off strip and what is missing, from the design's answers and everything recorded. Pure: no clock. */
+export function judge(solution: Solution, records: Records): Judgement {
+  const off = stillOff(records.entries)
+  const tests = judgeTests(records)
+  const gasTight = tests.length > 0 && tests[tests.length - 1]?.verdict.outcome === 'passed'
+  const steps = judgeSteps(solution.steps, records.entries, off, gasTight)
+  const sheets = judgeSheets(solution, records.entries, { off, tests, gasTight, steps })
+  const stages = (Object.keys(stageSheets) as StageId[]).map((id) => {
+    const done = stageSheets[id].filter((sheet) => sheets[sheet].state === 'proven' || sheets[sheet].state === 'does-not-apply').length
+    return { id, sheets: stageSheets[id], proven: done, of: stageSheets[id].length }
+  })
+  const missing = handoverMissing(sheets, off)
+  return { off, steps, tests, gasTight, sheets, stages, missing, canSign: missing.length === 0 }
+}
+
+/** Everything shut, opened, linked or overridden that nobody has put back. */
+export function stillOff(entries: readonly JobRecord[]): readonly OffItem[] {
+  const restored = new Set(ofKind(entries, 'put-back').map((record) => record.body.off))
+  return ofKind(entries, 'off').filter((record) => !restored.has(record.id)).map(({ id, body, at, by }) => ({ id, body, at, by }))
+}
+
+export function judgeTests({ entries, samples }: Records): readonly JudgedTest[] {
+  const toppedUp = ofKind(entries, 'test-topped-up')
+  const ended = ofKind(entries, 'test-ended')
+  return ofKind(entries, 'test-begun').map(({ body: begun, at, by }): JudgedTest => {
+    const mine = <T extends { readonly body: { readonly testId: string } }>(some: readonly T[]) => some.filter((record) => record.body.testId === begun.testId)
+    const end = mine(ended)[0]
+    const run: TightnessRun = {
+      plan: begun.plan, reading: begun.reading, settleFrom_ms: Math.max(begun.settleFrom_ms, ...mine(toppedUp).map((record) => record.body.settleFrom_ms)),
+      endedEarly: end?.body.early ?? false, samples: samples[begun.testId] ?? [],
+    }
+    const repair = mine(ofKind(entries, 'repaired'))[0]
+    return {
+      testId: begun.testId, begun, at, by, run, verdict: judgeTightness(run), ended: end !== undefined,
+      notes: mine(ofKind(entries, 'test-note')).map(({ body }) => ({ at_ms: body.at_ms, text: body.text })),
+      ...(repair ? { repaired: { what: repair.body.what, at: repair.at, by: repair.by } } : {}),
+    }
+  })
+}
+
+/** Whether a reading is inside its limits; undefined when the design gives none. */
+export function withinLimits(reading: StepReading, si: number): boolean | undefined {
+  if (reading.least === undefined && reading.most === undefined) return undefined
+  const slack = Math.max(1e-6 * Math.abs(si), 0.001)
+  return (reading.least === undefined || si >= reading.least - slack) && (reading.most === undefined || si <= reading.most + slack)
+}
+
+const confirmation = 'guard:'
+
+function judgeSteps(steps: readonly Step[], entries: readonly JobRecord[], off: readonly OffItem[], gasTight: boolean): readonly JudgedStep[] {
+  const records = ofKind(entries, 'step')
+  const confirmed = (id: string) => records.filter((record) => record.body.stepId === `${confirmation}${id}`)
+  let reached = true
+  return steps.map((step, index): JudgedStep => {
+    const signed = records.filter((record) => record.body.stepId === step.id).at(-1)
+    if (signed) {
+      const { at, by, id, body } = signed
+      return { step, number: index + 1, progress: { state: 'done', at, by, recordId: id, ...(body.si === undefined ? {} : { si: body.si }), within: step.reading && body.si !== undefined ? withinLimits(step.reading, body.si) : undefined } }
+    }
+    const guards = step.guards.map((guard): GuardState => {
+      if (guard.kind === 'gas-tight') return { guard, holds: gasTight }
+      if (guard.kind === 'put-back') return { guard, holds: !off.some((item) => item.body.stepId && offKeyOf(item) === guard.offKey) }
+      const seen = confirmed(`${step.id}/${guard.id}`).at(-1)
+      return { guard, holds: seen !== undefined, ...(seen ? { at: seen.at } : {}) }
+    })
+    const progress: StepState = { state: reached ? 'now' : 'after', guards, openGuards: guards.filter((guard) => !guard.holds) }
+    reached = false
+    return { step, number: index + 1, progress }
+  })
+}
+
+/** The record id of a confirmation by eye, as a step record names it. */
+export const confirmationId = (stepId: string, guardId: string): string => `${confirmation}${stepId}/${guardId}`
+/** Off items that a step leaves carry `step#key` in their step id. */
+export const offKeyOf = (item: Pick<OffItem, 'body'>): string | undefined => item.body.stepId?.split('#')[1]
+
+interface Judged { readonly off: readonly OffItem[]; readonly tests: readonly JudgedTest[]; readonly gasTight: boolean; readonly steps: readonly JudgedStep[] }
+
+function judgeSheets(solution: Solution, entries: readonly JobRecord[], judged: Judged): Judgement['sheets'] {
+  const proofs = ofKind(entries, 'prove-sheet')
+  const design = (id: SheetId, sheet: Sheet<unknown>, more: readonly Missing[] = [], rests = ''): JudgedSheet => {
+    const name = sheetNames[id]
+    if (!sheet.applies) return { id, name, state: 'does-not-apply', missing: [], findings: [], restsOn: '', because: sheet.because }
+    const missing = [...sheet.missing, ...more]
+    const restsOn = `${sheet.restsOn}${rests}`
+    const proof = proofs.filter((record) => record.body.sheet === id && record.body.restsOn === restsOn).pop()
+    const state = worst(sheet.findings) === 'stop' ? 'stop' : missing.length > 0 ? 'incomplete' : proof ? 'proven' : 'ready'
+    return { id, name, state, missing, findings: sheet.findings, restsOn, ...(proof ? { proof: { at: proof.at, by: proof.by } } : {}) }
+  }
+  const lastTest = judged.tests[judged.tests.length - 1]
+  const testMissing = judged.gasTight ? [] : [{ place: 'tests', what: lastTest ? 'A gas tightness test that passed' : 'A gas tightness test' }]
+  const stepsDone = judged.steps.filter((one) => one.progress.state === 'done').length
+  const stepsMissing = [
+    ...judged.steps.filter((one) => one.progress.state !== 'done').map((one) => ({ place: one.step.id, what: `Step ${one.number}: ${one.step.short}` })),
+    ...judged.steps.flatMap((one) => (one.progress.state === 'done' && one.progress.within === false ? [{ place: one.step.id, what: `Step ${one.number}: the reading is outside its limit` }] : [])),
+  ]
+  const stepSheet: Sheet<unknown> = judged.steps.length === 0
+    ? { applies: false, because: 'No appliance on this job is filled and started.' }
+    : { applies: true, answer: stepsDone, missing: [], findings: [], workings: () => [], restsOn: solution.vessel.applies ? solution.vessel.restsOn : 'steps' }
+  const signature = [...ofKind(entries, 'signature')].reverse().find((record) => record.body.restsOn === fingerprint(solution.document))
+  return {
+    S1: design('S1', solution.site), S2: design('S2', solution.readings), S3: design('S3', solution.plates), D1: design('D1', solution.vessel), D2: design('D2', solution.gas),
+    P1: design('P1', solution.tightness, testMissing, `/${lastTest?.testId ?? ''}`), C1: design('C1', stepSheet, stepsMissing, `/${stepsDone}`),
+    H1: { id: 'H1', name: sheetNames.H1, state: signature ? 'proven' : 'incomplete', missing: [], findings: [], restsOn: '', ...(signature ? { proof: { at: signature.at, by: signature.by } } : {}) },
+  }
+}
+
+function handoverMissing(sheets: Judgement['sheets'], off: readonly OffItem[]): readonly HandoverGap[] {
+  const all = Object.values(sheets).filter((sheet) => sheet.id !== 'H1' && sheet.state !== 'does-not-apply')
+  return [
+    ...all.flatMap((sheet): HandoverGap[] => [
+      ...sheet.missing.map(({ what }) => ({ sheet: sheet.id, what })),
+      ...sheet.findings.filter((finding) => finding.severity !== 'note').map((finding) => ({ sheet: sheet.id, what: finding.id, finding })),
+      ...(sheet.state === 'ready' ? [{ sheet: sheet.id, what: `${sheet.name} is ready and not yet proven` }] : []),
+    ]),
+    ...off.map((item) => ({ sheet: 'C1' as const, what: `${item.body.name} is still ${offWords[item.body.state]}` })),
+  ]
+}
+
+export const offWords = {
+  shut: 'shut', 'held-open': 'held open', opened: 'open', disconnected: 'disconnected and capped', 'power-off': 'off', drained: 'drained', linked: 'linked', 'lever-over': 'over',
+} as const

@@ -1,0 +1,26 @@
+import type { Finding } from '../answer/finding'
+import type { Working } from '../answer/working'
+
+/** A place in the document that has to be filled before an answer can be given. */
+export interface Missing {
+  readonly place: string
+  readonly what: string
+}
+
+export type SheetId = 'S1' | 'S2' | 'S3' | 'D1' | 'D2' | 'P1' | 'C1' | 'H1'
+
+/** One page's answer: what it says, what it found, what it still needs, and its arithmetic, built only when opened or printed. */
+export type Sheet<A> =
+  | { readonly applies: false; readonly because: string }
+  | {
+      readonly applies: true
+      readonly answer: A | undefined
+      readonly missing: readonly Missing[]
+      readonly findings: readonly Finding[]
+      readonly workings: () => readonly Working[]
+      /** Fingerprint of all it rests on: a proof given for another one is open again. */
+      readonly restsOn: string
+    }
+
+export const worst = (findings: readonly Finding[]): 'stop' | 'fix' | 'pass' =>
+  findings.some((finding) => finding.severity === 'stop') ? 'stop' : findings.some((finding) => finding.severity === 'fix') ? 'fix' : 'pass'

@@ -1,0 +1,127 @@
+import type { Finding } from '../answer/finding'
+import { sources } from '../answer/sources'
+import type { Appliance, Heating, JobDocument } from '../job/document'
+import { fingerprint } from '../job/merge'
+import type { Practice } from '../practice/practices'
+import { atmosphereAt_Pa } from '../site/atmosphere'
+import { psi_Pa } from '../units/units'
+import type { ChargedVessel, Forecast } from '../vessel/forecast'
+import { forecastHotPressure } from '../vessel/forecast'
+import { linearExpansion_1_K } from '../vessel/handbook'
+import { sealedTableVessel_m3 } from '../vessel/sealedTable'
+import type { FillTarget, SensitivityBar, VesselInputs, VesselNeed } from '../vessel/sizing'
+import { designPressures, fillTarget, largestSystem_m3, realExpansion_m3, sensitivity, sizeVessel } from '../vessel/sizing'
+import type { HeatingContent } from './heatingContent'
+import { heatingContent } from './heatingContent'
+import type { Missing, Sheet } from './sheet'
+import { vesselFindings } from './vesselFindings'
+import { vesselWorkings } from './vesselWorkings'
+
+export interface WeakestPart {
+  readonly name: string
+  readonly maxWorkingGauge_Pa: number
+}
+
+export interface VesselAnswer {
+  readonly inputs: VesselInputs
+  readonly content: HeatingContent
+  readonly need: VesselNeed
+  /** Separate vessel: chosen by hand or the smallest stock size; 0 when the built-in one is enough. */
+  readonly fitted_m3: number
+  readonly chosenByHand: boolean
+  readonly builtIn?: ChargedVessel
+  readonly fill: FillTarget
+  /** The fill the job works with: by hand, or the computed target. */
+  readonly fillGauge_Pa: number
+  readonly fillByHand: boolean
+  readonly forecast: Forecast
+  readonly weakest: WeakestPart | undefined
+  readonly reliefAssumed: boolean
+  /** The method this practice does not use, for comparison. */
+  readonly other: { readonly method: VesselInputs['method']; readonly needed_m3: number | undefined; readonly table_m3?: number }
+  readonly goodFor_m3: number
+  readonly sensitivity: readonly SensitivityBar[]
+}
+
+/** The site's atmosphere, absolute Pa; sea level where the elevation is not known. */
+export const siteAtmosphere_Pa = (document: JobDocument): number => atmosphereAt_Pa(document.survey.elevation_m?.value ?? 0)
+
+/** The boiler a heating circuit hangs on: the one named, or the only one there is. */
+export function heatingBoiler(document: JobDocument): Appliance | undefined {
+  const boilers = document.appliances.filter((appliance) => appliance.kind === 'boiler')
+  return boilers.find((boiler) => boiler.id === document.heating?.boilerId) ?? boilers[0]
+}
+
+/** The part of the circuit with the lowest greatest working pressure, among those whose limit is known. */
+export function weakestPart(heating: Heating, boiler: Appliance | undefined): WeakestPart | undefined {
+  const limits = [...(boiler ? [boiler] : []), ...heating.weakParts].flatMap(({ name, maxWorkingGauge_Pa }) => (maxWorkingGauge_Pa ? [{ name, maxWorkingGauge_Pa: maxWorkingGauge_Pa.value }] : []))
+  return limits.sort((a, b) => a.maxWorkingGauge_Pa - b.maxWorkingGauge_Pa)[0]
+}
+
+/** Designs the heating vessel: content, charge, size, fill and the hot pressure to expect. */
+export function vesselSheet(document: JobDocument, practice: Practice): Sheet<VesselAnswer> {
+  const { heating, survey } = document
+  if (!heating) return { applies: false, because: 'This job has no heating circuit.' }
+  const boiler = heatingBoiler(document)
+  const content = heatingContent(heating, boiler)
+  const missing = missingForVessel(document, heating, content)
+  const restsOn = fingerprint({ survey: { ...survey, gasStaticGauge_Pa: 0, gasWorkingGauge_Pa: 0, gasLoad: 0, fuel: 0 }, heating, boiler, practice: practice.name })
+  const none = (findings: readonly Finding[]): Sheet<VesselAnswer> => ({ applies: true, answer: undefined, missing, findings, workings: () => [], restsOn })
+  const { fillTemp_K, maxFlowTemp_K, highLimitTemp_K, topEmitterHeight_m } = survey
+  if (missing.length > 0 || !fillTemp_K || !maxFlowTemp_K || !topEmitterHeight_m) return none([])
+
+  const maxTemp_K = survey.sizeOn.on === 'flow' ? maxFlowTemp_K.value : Math.max(maxFlowTemp_K.value, highLimitTemp_K?.value ?? 0)
+  if (maxTemp_K <= fillTemp_K.value) return none([{ id: 'temperature-order', severity: 'stop', place: 'survey.maxFlowTemp_K', source: sources.arithmetic, figures: { fillTemp_K: fillTemp_K.value, maxTemp_K } }])
+  const builtIn = boiler?.builtInVessel_m3 && boiler.builtInVessel_m3.value > 0
+    ? { volume_m3: boiler.builtInVessel_m3.value, chargeGauge_Pa: boiler.builtInChargeGauge_Pa?.value ?? 0 }
+    : undefined
+  const inputs: VesselInputs = {
+    method: practice.vessel.method, system_m3: content.total_m3, fillTemp_K: fillTemp_K.value, maxTemp_K, height_m: topEmitterHeight_m.value,
+    reliefSetGauge_Pa: heating.reliefSetGauge_Pa?.value ?? practice.vessel.reliefUsualGauge_Pa, atmosphere_Pa: siteAtmosphere_Pa(document),
+    margin_Pa: practice.vessel.margin_Pa, reliefMargin_Pa: practice.vessel.reliefMargin_Pa ?? 5 * psi_Pa, pipeExpansion_1_K: linearExpansion_1_K[content.pipeMaterial],
+    builtIn, sizes_m3: practice.vessel.sizes_m3,
+  }
+  const sizing = sizeVessel(inputs)
+  const weakest = weakestPart(heating, boiler)
+  if (sizing.outcome === 'no-room') {
+    return none([{ id: 'no-room-under-relief', severity: 'stop', place: 'heating.reliefSetGauge_Pa', source: practice.vessel.method === 'en12828' ? sources.en12828 : sources.handbookTank, figures: { chargeGauge_Pa: sizing.chargeGauge_Pa, finalGauge_Pa: sizing.finalGauge_Pa } }])
+  }
+  const { need } = sizing
+  const fitted_m3 = heating.vesselSize_m3 ?? need.stock_m3
+  if (fitted_m3 === undefined) return none([{ id: 'no-catalogue-size', severity: 'stop', place: 'heating.vesselSize_m3', source: sources.trade, figures: { needed_m3: need.neededNew_m3, largest_m3: practice.vessel.sizes_m3[practice.vessel.sizes_m3.length - 1] ?? 0 } }])
+
+  const fill = fillTarget(inputs, need, fitted_m3)
+  const fillGauge_Pa = heating.fillGauge_Pa?.value ?? (Number.isFinite(fill.targetGauge_Pa) ? fill.targetGauge_Pa : need.chargeGauge_Pa)
+  const vessels = [...(fitted_m3 > 0 ? [{ volume_m3: fitted_m3, chargeGauge_Pa: need.chargeGauge_Pa }] : []), ...(builtIn ? [builtIn] : [])]
+  const reliefSteps = practice.vessel.reliefSteps_Pa
+  const answer: VesselAnswer = {
+    inputs, content, need, fitted_m3, chosenByHand: heating.vesselSize_m3 !== null, ...(builtIn ? { builtIn } : {}), fill, fillGauge_Pa, fillByHand: heating.fillGauge_Pa !== null,
+    forecast: forecastHotPressure({ vessels, fillGauge_Pa, expansion_m3: realExpansion_m3(inputs), atmosphere_Pa: inputs.atmosphere_Pa }),
+    weakest, reliefAssumed: !heating.reliefSetGauge_Pa || heating.reliefSetGauge_Pa.basis === 'assumed',
+    other: otherMethod(inputs, need, fillGauge_Pa),
+    goodFor_m3: largestSystem_m3(inputs, fitted_m3),
+    sensitivity: sensitivity(inputs, (reliefSteps[1] ?? 0) - (reliefSteps[0] ?? 0)),
+  }
+  return { applies: true, answer, missing, findings: vesselFindings(document, heating, practice, answer, boiler), workings: () => vesselWorkings(answer), restsOn }
+}
+
+function otherMethod(inputs: VesselInputs, need: VesselNeed, fillGauge_Pa: number): VesselAnswer['other'] {
+  const method = inputs.method === 'en12828' ? 'handbook' : 'en12828'
+  const otherInputs: VesselInputs = { ...inputs, method, ...(method === 'handbook' ? { reliefMargin_Pa: inputs.reliefSetGauge_Pa - designPressures(inputs).finalGauge_Pa } : { margin_Pa: 30000 }) }
+  const sizing = sizeVessel(otherInputs)
+  const table_m3 = sealedTableVessel_m3({ system_m3: inputs.system_m3, chargeGauge_Pa: need.chargeGauge_Pa, initialGauge_Pa: fillGauge_Pa, reliefSetGauge_Pa: inputs.reliefSetGauge_Pa })
+  return { method, needed_m3: sizing.outcome === 'sized' ? sizing.need.needed_m3 : undefined, ...(table_m3 === undefined ? {} : { table_m3 }) }
+}
+
+function missingForVessel({ survey }: JobDocument, heating: Heating, content: HeatingContent): Missing[] {
+  const needs: [boolean, string, string][] = [
+    [survey.fillTemp_K !== null, 'survey.fillTemp_K', 'System water temperature when filled'],
+    [survey.maxFlowTemp_K !== null, 'survey.maxFlowTemp_K', 'Highest flow temperature'],
+    [survey.highLimitTemp_K !== null || survey.sizeOn.on === 'flow', 'survey.highLimitTemp_K', 'The temperature the high limit acts at'],
+    [survey.topEmitterHeight_m !== null, 'survey.topEmitterHeight_m', 'Height of the highest emitter'],
+    [content.total_m3 > 0, 'heating.content', 'Water in the boiler, emitters and pipes'],
+    ...heating.emitters.map((emitter, i): [boolean, string, string] => [emitter.waterEach_m3 !== null, `heating.emitters.${i}`, `Water in ${emitter.name}`]),
+    ...heating.pipes.map((pipe, i): [boolean, string, string] => [pipe.length_m !== null, `heating.pipes.${i}`, `Length of ${pipe.name}`]),
+  ]
+  return needs.filter(([there]) => !there).map(([, place, what]) => ({ place, what }))
+}

@@ -1,0 +1,69 @@
+import type { Measure, UnitSet } from './measure'
+import { measureOfKey } from './measure'
+import type { UnitName } from './units'
+import { fromSi, units } from './units'
+
+/** A figure with so many decimals, a true minus sign and thin-space groups of three. Never "-0". */
+export function formatNumber(value: number, decimals: number): string {
+  if (!Number.isFinite(value)) return '–'
+  const rounded = value.toFixed(decimals)
+  const [whole = '0', part] = rounded.replace('-', '').split('.')
+  const grouped = whole.length > 4 ? whole.replace(/\B(?=(\d{3})+$)/g, '\u2009') : whole
+  const negative = value < 0 && Number(rounded) !== 0
+  return `${negative ? '−' : ''}${grouped}${part ? `.${part}` : ''}`
+}
+
+/** A quantity in SI as a figure in a unit, rounded as a gauge of that unit reads unless decimals are given. */
+export const figureIn = (si: number, unit: UnitName, decimals?: number): string =>
+  formatNumber(fromSi(si, unit), decimals ?? units[unit].decimals)
+
+/** The same with its unit: `0.83 bar`. */
+export const quantityIn = (si: number, unit: UnitName, decimals?: number): string =>
+  `${figureIn(si, unit, decimals)} ${units[unit].symbol}`
+
+/** Shows quantities in a job's units: one is made per practice and handed to whatever writes a sentence. */
+export interface Show {
+  (si: number, measure: Measure, decimals?: number): string
+  readonly figure: (si: number, measure: Measure, decimals?: number) => string
+  readonly unit: (measure: Measure) => string
+  readonly key: (key: string, value: number, circuit: 'water' | 'gas') => string
+}
+
+/** Decimals that a measure is read to in a unit, where the unit's own do not suit. */
+const decimalsOf = (measure: Measure, unit: UnitName): number => {
+  if (measure === 'water-pressure' && unit === 'kPa') return 0
+  if (measure === 'volume' && unit === 'L') return 0
+  if (measure === 'bore') return unit === 'in' ? 3 : 1
+  if (measure === 'elevation') return 0
+  if (measure === 'gas-pressure' && unit === 'kPa') return 3
+  if (measure === 'leak-flow' && unit === 'cfh') return 3
+  return units[unit].decimals
+}
+
+export function showIn(set: UnitSet): Show {
+  const show = (si: number, measure: Measure, decimals?: number) => quantityIn(si, set[measure], decimals ?? decimalsOf(measure, set[measure]))
+  return Object.assign(show, {
+    figure: (si: number, measure: Measure, decimals?: number) => figureIn(si, set[measure], decimals ?? decimalsOf(measure, set[measure])),
+    unit: (measure: Measure) => units[set[measure]].symbol,
+    key: (key: string, value: number, circuit: 'water' | 'gas') => {
+      const measure = measureOfKey(key, circuit)
+      if (measure) return show(value, measure)
+      return /Ratio$|Fraction$/.test(key) ? quantityIn(value, 'percent', 2) : formatNumber(value, Math.abs(value) >= 100 ? 0 : 3)
+    },
+  })
+}
+
+/** Seconds as m:ss, never as decimal minutes. 644 is `10:44`. */
+export function clock(seconds: number): string {
+  const whole = Math.max(0, Math.round(seconds))
+  const minutes = Math.floor(whole / 60)
+  return `${String(minutes).padStart(2, '0')}:${String(whole % 60).padStart(2, '0')}`
+}
+
+/** A duration in words: `2 min`, `90 s`, `1 min 30 s`. */
+export function durationWords(seconds: number): string {
+  const whole = Math.round(seconds)
+  if (whole < 60) return `${whole} s`
+  const minutes = Math.floor(whole / 60)
+  return whole % 60 === 0 ? `${minutes} min` : `${minutes} min ${whole % 60} s`
+}

@@ -1,0 +1,136 @@
+import { quantityIn } from './format'
+import type { Measure } from './measure'
+import { echoUnit, ranges } from './measure'
+import type { Unit, UnitName } from './units'
+import { toSi, units } from './units'
+
+/** What was made of a text. `question` is asked before an unusual value is used; it never refuses. */
+export type Parsed =
+  | { readonly outcome: 'understood'; readonly si: number; readonly unit: UnitName; readonly echo: string; readonly question?: string }
+  | { readonly outcome: 'ambiguous'; readonly says: string; readonly readings: readonly { readonly si: number; readonly text: string }[] }
+  | { readonly outcome: 'refused'; readonly says: string }
+
+const longestEntry = 80
+
+/**
+ * Reads a quantity as people write it: `12 psi`, `0,83 bar`, `7 in wc`, `24 ft 6 in`, `-3 °C`. A bare number takes `shown`.
+ * Comma and point are both decimal and a space groups digits; a comma before exactly three digits is offered both ways.
+ * Gives SI (gauge pressure stays gauge). Never throws: what it cannot read it says, with what it accepts.
+ */
+export function parseQuantity(text: string, measure: Measure, shown: UnitName): Parsed {
+  const tidy = text.normalize('NFKC').replace(/[\u2212\u2013]/g, '-').replace(/[\s\u2009\u202f]+/g, ' ').trim()
+  if (tidy === '') return refused('Nothing is written here.', shown)
+  if (tidy.length > longestEntry) return refused(`That is ${tidy.length} characters long; a value and its unit fit in ${longestEntry}.`, shown)
+  const parts = splitParts(tidy)
+  if (!parts) return refused(`“${tidy}” does not start with a number.`, shown)
+  const [first, second] = parts
+  if (!first) return refused(`“${tidy}” does not start with a number.`, shown)
+
+  const unit = first.word === '' ? shown : unitOf(first.word, measure)
+  if (!unit) return unknownUnit(first.word, measure, shown)
+  const readings = readNumber(first.digits)
+  if (readings.length === 0) return refused(`“${first.digits}” is not one number.`, shown)
+
+  let extra = 0
+  if (second) {
+    const smaller = unitOf(second.word, measure)
+    const figure = readNumber(second.digits)
+    if (ranges[measure].kind !== 'length' || !smaller || figure.length !== 1) return refused(`“${tidy}” holds two figures; only lengths may, as in 24 ft 6 in.`, shown)
+    extra = toSi(figure[0] ?? 0, smaller)
+  }
+  const [only, other] = readings.map((figure) => toSi(figure, unit) + extra)
+  if (only === undefined) return refused(`“${tidy}” is not one number.`, shown)
+  if (other !== undefined) {
+    const choices = readings.map((figure, index) => ({ si: index === 0 ? only : other, text: `${trimmed(figure)} ${units[unit].symbol}` }))
+    return { outcome: 'ambiguous', says: `“${first.digits}” can be read two ways: is it ${choices.map((c) => c.text).join(' or ')}?`, readings: choices }
+  }
+  return withinRange(only, measure, unit, shown)
+}
+
+/** Judges a value already in SI against what the measure can be: the same answer that typing it would give. */
+export function withinRange(si: number, measure: Measure, unit: UnitName, shown: UnitName = unit): Parsed {
+  const { hard, usual } = ranges[measure]
+  const inShown = (value: number) => quantityIn(value, unit)
+  if (!Number.isFinite(si)) return refused('That is not a finite number.', shown)
+  if (si < hard[0] || si > hard[1]) {
+    const below = measure === 'temperature' && si < 0 ? ' That is below absolute zero.' : ''
+    return { outcome: 'refused', says: `${quantityIn(si, unit)} cannot be.${below} Accepted: ${inShown(hard[0])} to ${inShown(hard[1])}.` }
+  }
+  const second = echoUnit(measure, unit)
+  const echo = [quantityIn(si, unit), unit !== shown ? quantityIn(si, shown) : second ? quantityIn(si, second) : undefined].filter(Boolean).join(' = ')
+  const unusual = si < usual[0] || si > usual[1]
+  return { outcome: 'understood', si, unit, echo, ...(unusual ? { question: `${echo} is unusual here: ${inShown(usual[0])} to ${inShown(usual[1])} is common. Is the unit right?` } : {}) }
+}
+
+const refused = (what: string, shown: UnitName): Parsed =>
+  ({ outcome: 'refused', says: `${what} Write a number with a unit, such as ${example(shown)}.` })
+
+const example = (shown: UnitName): string => {
+  const unit: Unit = units[shown]
+  const figures: Partial<Record<Unit['kind'], string>> = { pressure: shown === 'mbar' ? '21' : shown === 'inwc' ? '7' : shown === 'psi' ? '12' : '1.2', temperature: shown === 'F' ? '180' : '80', power: '30', length: '7.4' }
+  return `${figures[unit.kind] ?? '10'} ${unit.symbol}`
+}
+
+function unknownUnit(word: string, measure: Measure, shown: UnitName): Parsed {
+  const { kind } = ranges[measure]
+  const elsewhere = Object.values(units).find((unit: Unit) => unit.spellings.includes(squash(word)))
+  const accepted = Object.values(units).filter((unit: Unit) => unit.kind === kind).map((unit) => unit.symbol).join(', ')
+  const what = elsewhere ? `${elsewhere.symbol} measures ${words(elsewhere.kind)}, and this is ${words(kind)}.` : `“${word}” is not a unit known here.`
+  return { outcome: 'refused', says: `${what} Accepted: ${accepted}; a bare number means ${units[shown].symbol}.` }
+}
+
+const words = (kind: string) => `a ${kind.replace('-', ' ')}`
+const squash = (word: string) => word.toLowerCase().replace(/[\s.]/g, '')
+
+function unitOf(word: string, measure: Measure): UnitName | undefined {
+  const { kind } = ranges[measure]
+  const wanted = squash(word)
+  const names = Object.keys(units) as UnitName[]
+  // Megapascal and megajoule differ from milli only by their capital.
+  if (word.startsWith('MPa') && kind === 'pressure') return 'MPa'
+  return names.find((name) => units[name].kind === kind && (units[name].spellings as readonly string[]).includes(wanted))
+}
+
+/** `24 ft 6 in` → two parts; `12` → one part with no word. */
+function splitParts(text: string): { digits: string; word: string }[] | undefined {
+  const number = String.raw`[+-]?[.,]?\d[\d .,]*(?:[eE][+-]?\d+)?`
+  const match = new RegExp(`^(${number})\\s*([^\\d+-].*?|)(?:\\s*(\\d[\\d.,]*)\\s*([^\\d]+))?$`).exec(text)
+  if (!match?.[1] || !/\d/.test(match[1])) return undefined
+  const first = { digits: match[1].trim(), word: (match[2] ?? '').trim() }
+  // A unit may itself hold a digit (`m3/h`, `in2`): then the tail belongs to it.
+  if (match[3] === undefined) return [first]
+  const joined = `${first.word}${match[3]}${match[4] ?? ''}`
+  const isUnit = Object.values(units).some((unit: Unit) => unit.spellings.includes(squash(joined)))
+  return isUnit ? [{ digits: first.digits, word: joined }] : [first, { digits: match[3], word: (match[4] ?? '').trim() }]
+}
+
+/** Every number the digits may stand for: one, two when a comma is followed by exactly three digits, none when they are not a number. */
+function readNumber(digits: string): number[] {
+  // A space groups digits: by threes, as in 12 000, or it is not one number.
+  if (digits.includes(' ') && !/^[+-]?\d{1,3}( \d{3})+([.,]\d+)?$/.test(digits)) return []
+  const packed = digits.replace(/ /g, '')
+  const [mantissa = '', exponent] = packed.split(/[eE]/)
+  const power = exponent === undefined ? 0 : Number(exponent)
+  const scaled = (figure: string) => Number(figure) * 10 ** power
+  const commas = mantissa.split(',').length - 1
+  const points = mantissa.split('.').length - 1
+  if (commas + points === 0) return finite([scaled(mantissa)])
+  if (commas === 1 && points === 0) {
+    const decimal = scaled(mantissa.replace(',', '.'))
+    return /,\d{3}$/.test(mantissa) ? finite([decimal, scaled(mantissa.replace(',', ''))]) : finite([decimal])
+  }
+  if (points === 1 && commas === 0) return finite([scaled(mantissa)])
+  const last = Math.max(mantissa.lastIndexOf(','), mantissa.lastIndexOf('.'))
+  const mark = mantissa[last] ?? ''
+  const grouping = mark === ',' ? '.' : ','
+  const repeats = mantissa.split(mark).length - 1 > 1
+  if (repeats && mantissa.includes(grouping)) return []
+  const whole = repeats ? mantissa : mantissa.slice(0, last)
+  const groups = whole.split(repeats ? mark : grouping)
+  const wellGrouped = groups.slice(1).every((group) => group.length === 3) && (groups[0] ?? '').length > 0
+  if (!wellGrouped) return []
+  return finite([scaled(`${groups.join('')}${repeats ? '' : `.${mantissa.slice(last + 1)}`}`)])
+}
+
+const finite = (numbers: number[]) => (numbers.every(Number.isFinite) ? numbers : [])
+const trimmed = (figure: number) => String(Math.round(figure * 1e6) / 1e6)

@@ -1,0 +1,120 @@
+import type { JobDocument, JobFile, JobRecord, Judgement, Person, RecordBody, Sample, SheetId, Step, TightnessPlan } from '@hestian/core'
+import { confirmGuard, judge, offKeyOf, putBack, showIn, signStep, solve, surveyFields } from '@hestian/core'
+import { people } from './people'
+
+const lead = people[0] as Person
+
+/** Writes a job's history by the same rules that the app holds people to, on a clock that only it moves. */
+export class History {
+  private readonly records: JobRecord[] = []
+  private readonly samples: Record<string, Sample[]> = {}
+  private at_ms: number
+  private count = 0
+
+  constructor(private readonly id: string, private readonly document: JobDocument, start: string) {
+    this.at_ms = Date.parse(start)
+  }
+
+  later(minutes: number): this {
+    this.at_ms += minutes * 60_000
+    return this
+  }
+
+  add(body: RecordBody, by: Person = lead): JobRecord {
+    const record: JobRecord = { id: `${this.id}-${String(++this.count).padStart(4, '0')}`, at: new Date(this.at_ms).toISOString(), by: by.id, body }
+    this.records.push(record)
+    this.at_ms += 20_000
+    return record
+  }
+
+  /** The survey's measured and read values as readings, and each value's record named in the document. */
+  readings(by: Person): this {
+    const show = showIn(this.solution().practice.units)
+    for (const field of surveyFields) {
+      const value = this.document.survey[field.key]
+      if (!value || value.basis === 'assumed') continue
+      const record = this.add({ kind: 'reading', field: `survey.${field.key}`, si: value.value, typed: show(value.value, field.measure), basis: value.basis, instrument: value.from }, by)
+      this.document.survey[field.key] = { ...value, recordId: record.id }
+      this.later(3)
+    }
+    return this
+  }
+
+  prove(...sheets: readonly SheetId[]): this {
+    for (const id of sheets) {
+      const sheet = this.judgement().sheets[id]
+      if (sheet.state === 'does-not-apply') continue
+      if (sheet.state !== 'ready') throw new Error(`${this.id}: ${id} is ${sheet.state}: ${JSON.stringify(sheet.missing)} ${sheet.findings.map((finding) => finding.id).join()}`)
+      this.add({ kind: 'prove-sheet', sheet: id, restsOn: sheet.restsOn })
+    }
+    return this
+  }
+
+  /** A whole tightness run; `fall_Pa` over the test, on a pipe that settles and keeps its temperature. */
+  tightness(run: { readonly fall_Pa: number; readonly repaired?: string }): this {
+    const solution = this.solution()
+    const design = solution.tightness.applies ? solution.tightness.answer : undefined
+    if (!design) throw new Error(`${this.id}: no test design`)
+    const testId = `${this.id}-test-${Object.keys(this.samples).length + 1}`
+    const plan: TightnessPlan = { ...design.plan, gauge: { kind: 'digital', resolution_Pa: 10 } }
+    const settleFrom_ms = this.at_ms
+    const offs = design.preparations.map((one) => ({ one, name: one.name }))
+    this.add({ kind: 'test-begun', testId, plan, reading: 'streamed', gaugeId: 'manometer', instrument: 'Bench manometer, simulated', settleFrom_ms, prepared: design.preparations.map((one) => one.id) })
+    const off = offs.map(({ one, name }) => this.add({ kind: 'off', name, state: one.action === 'shut' ? 'shut' : 'disconnected', where: 'for the gas test', because: 'gas tightness test', testId, backBefore: 'gas-on' }))
+    const total_s = plan.stabilise_s + plan.test_s
+    this.samples[testId] = Array.from({ length: total_s + 1 }, (_, i) => {
+      const settling_Pa = 30 * Math.exp(-i / 14)
+      const raw = plan.testGauge_Pa + settling_Pa - (run.fall_Pa * Math.max(0, i - 0)) / plan.test_s + 2.4 * Math.sin(i * 1.7)
+      return { at_ms: settleFrom_ms + i * 1000, gauge_Pa: Math.round(raw / 10) * 10, temp_K: Math.round((288.4 + 0.004 * Math.sin(i / 9)) * 100) / 100 }
+    })
+    this.at_ms = settleFrom_ms + (total_s + 5) * 1000
+    this.add({ kind: 'test-note', testId, at_ms: settleFrom_ms + Math.round(total_s * 400), text: run.repaired ? 'Joint at the range cock bubbles' : 'Every joint soaped: dry' })
+    this.add({ kind: 'test-ended', testId, early: false })
+    if (run.repaired) this.add({ kind: 'repaired', testId, what: run.repaired })
+    this.later(6)
+    for (const record of off) this.add({ kind: 'put-back', off: record.id })
+    return this
+  }
+
+  /** Signs steps in their order until one of that id is next, putting back what each guard asks for. */
+  stepsUntil(stepId: string | undefined): this {
+    for (let judgement = this.judgement(); ; judgement = this.judgement()) {
+      const next = judgement.steps.find((one) => one.progress.state === 'now')
+      if (!next || next.step.id === stepId) return this
+      this.doStep(next.step)
+    }
+  }
+
+  file(number: string): JobFile {
+    return {
+      format: 'hestian-job', formatVersion: 1, id: this.id, number, saveNumber: 1, frozen: null, document: this.document, revisions: [], records: this.records, samples: this.samples,
+      people: people.map((person) => ({ ...person, tickets: [...person.tickets] })),
+    }
+  }
+
+  private doStep(step: Step): void {
+    this.later(4)
+    for (const guard of step.guards) {
+      if (guard.kind === 'seen') this.take(confirmGuard(this.judgement(), step.id, guard.id))
+      const item = guard.kind === 'put-back' ? this.judgement().off.find((one) => offKeyOf(one) === guard.offKey) : undefined
+      if (item) this.take(putBack(this.judgement(), item.id))
+    }
+    const { reading } = step
+    const show = showIn(this.solution().practice.units)
+    const si = reading ? (reading.target ?? (reading.measure === 'temperature' ? 321.65 : 4.55e5)) * (reading.measure === 'temperature' ? 1 : 0.995) : undefined
+    this.take(signStep(this.judgement(), step.id, lead, reading && si !== undefined ? { si, typed: show(si, reading.measure) } : undefined))
+  }
+
+  private take(signing: ReturnType<typeof signStep>): void {
+    if (!signing.ok) throw new Error(`${this.id}: ${signing.says}`)
+    for (const body of signing.bodies) this.add(body)
+  }
+
+  private solution() {
+    return solve(this.document)
+  }
+
+  private judgement(): Judgement {
+    return judge(this.solution(), { entries: this.records, samples: this.samples })
+  }
+}

@@ -1,0 +1,10 @@
+const swc = ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } }, target: 'es2022' }, module: { type: 'commonjs' } }]
+
+export default {
+  testMatch: ['**/*.test.ts', '**/*.test.tsx'],
+  testPathIgnorePatterns: ['/node_modules/', '/dist/'],
+  transform: { '^.+\\.(t|j|mj)sx?$': swc },
+  // Dependencies that are published as ES modules only.
+  transformIgnorePatterns: ['/node_modules/(?!(cookie|@hestian)/)'],
+  testEnvironment: 'node',
+}

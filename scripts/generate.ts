@@ -1,0 +1,13 @@
+import { mkdirSync, writeFileSync } from 'node:fs'
+import { demoJobs } from '../demo/src/index'
+import { jobDocumentSchema, listOfFindings, listOfRefusals, openApi } from './generated'
+
+/** Writes every generated file; a test rebuilds them and compares. */
+mkdirSync('demo/jobs', { recursive: true })
+mkdirSync('docs/generated', { recursive: true })
+for (const [name, file] of Object.entries(demoJobs())) writeFileSync(`demo/jobs/${name}.json`, `${JSON.stringify(file)}\n`)
+writeFileSync('docs/generated/job-document.schema.json', jobDocumentSchema())
+writeFileSync('docs/generated/openapi.json', await openApi())
+writeFileSync('docs/generated/findings.md', listOfFindings())
+writeFileSync('docs/generated/refusals.md', listOfRefusals())
+console.log('Written: demo/jobs, docs/generated')

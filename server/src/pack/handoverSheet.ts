@@ -1,0 +1,152 @@
+import type { Drawing, Finding, JobState, Judgement, JudgedTest, Person, Show, Solution, Working } from '@hestian/core'
+import { drawingSvg, durationWords, gasTree, offWords, paperInks, pressureLadder, severityWords, showIn, surveyFields, ticketWords, tightnessTrace, word, writeOut } from '@hestian/core'
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
+
+export interface HandoverFacts {
+  readonly state: JobState
+  readonly solution: Solution
+  readonly judgement: Judgement
+  readonly people: readonly Person[]
+  readonly printedAt: string
+}
+
+const basisWords = { published: 'published', 'published-equation': 'published equation', 'from-memory': 'as remembered, check the current edition', 'common-practice': 'common practice', assumed: 'assumed' } as const
+
+/** The handover sheet: answers with their workings, the test with its trace, the commissioning record, what is open, and the cautions. */
+export function handoverSheet(facts: HandoverFacts): TDocumentDefinitions {
+  const { state, solution, judgement, people, printedAt } = facts
+  const show = showIn(solution.practice.units)
+  const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? id
+  const signature = state.records.filter((record) => record.body.kind === 'signature').at(-1)
+  const title = `${state.document.site.name}: handover`
+  return {
+    pageSize: 'A4', pageMargins: [46, 46, 46, 54], tagged: true, language: 'en', displayTitle: true, info: { title },
+    defaultStyle: { font: 'Text', fontSize: 10, lineHeight: 1.15, color: paperInks.ink },
+    footer: (page: number, pages: number) => ({ margin: [46, 12, 46, 0], columns: [{ text: `Job ${state.number}, ${state.frozen ? `revision ${state.frozen}` : 'draft, not signed'}`, color: paperInks['ink-3'], fontSize: 9 }, { text: `${page} of ${pages}`, alignment: 'right', color: paperInks['ink-3'], fontSize: 9 }] }),
+    content: [
+      { text: state.document.site.name, font: 'Head', bold: true, fontSize: 24, headlineLevel: 1 },
+      { text: [state.document.site.address || 'No address given', `.  ${solution.practice.label}.  Job ${state.number}`, state.frozen ? `, revision ${state.frozen}.` : ', draft.'], margin: [0, 2, 0, 8], color: paperInks['ink-2'] },
+      ...(signature ? [] : [{ text: 'Draft: not signed. Do not hand over.', bold: true, color: paperInks.stop, margin: [0, 0, 0, 6] } satisfies Content]),
+      ...answers(facts, show),
+      ...survey(facts, show),
+      ...proving(judgement, show, nameOf),
+      ...commissioning(judgement, show, nameOf),
+      ...open(facts, show),
+      ...workings(solution, show),
+      ...cautions(solution),
+      ...signatures(facts, nameOf, printedAt),
+    ] as Content[],
+  } as TDocumentDefinitions
+}
+
+const section = (text: string): Content => ({ stack: [{ text, font: 'Head', bold: true, fontSize: 14, headlineLevel: 2 }, { canvas: [{ type: 'line', x1: 0, y1: 2, x2: 503, y2: 2, lineWidth: 1.2, lineColor: paperInks.ink }] }], margin: [0, 12, 0, 6] })
+const drawn = (drawing: Drawing, width: number): Content => ({ svg: drawingSvg(drawing, 'Text'), width, margin: [0, 4, 0, 6] })
+const rows = (widths: (string | number)[], body: readonly (readonly Content[])[]): Content =>
+  ({ table: { widths, headerRows: 0, body: body.map((row) => [...row]) }, layout: { hLineWidth: () => 0.5, vLineWidth: () => 0, hLineColor: () => paperInks.hair, paddingTop: () => 3, paddingBottom: () => 3 } }) as Content
+
+function answers({ solution }: HandoverFacts, show: Show): Content[] {
+  const { practice, document } = solution
+  const vessel = solution.vessel.applies ? solution.vessel.answer : undefined
+  const gas = solution.gas.applies ? solution.gas.answer : undefined
+  return [
+    section('What was designed'),
+    ...(vessel ? [
+      { text: [bold(vessel.fitted_m3 > 0 ? show(vessel.fitted_m3, 'small-volume') : 'The built-in vessel'), ` ${practice.words.vessel}${vessel.fitted_m3 > 0 ? '' : ' is enough'}, charged to `, bold(show(vessel.need.chargeGauge_Pa, 'water-pressure')), ' before filling, filled to ', bold(show(vessel.fillGauge_Pa, 'water-pressure')), ' cold. ', vessel.forecast.outcome === 'settles' ? `Hot, ${show(vessel.forecast.hotGauge_Pa, 'water-pressure')} is to be expected; the relief is set to ${show(vessel.inputs.reliefSetGauge_Pa, 'water-pressure')}.` : ''], fontSize: 12 } as Content,
+      { columns: [{ width: 300, stack: [drawn(pressureLadder(vessel, practice, show, { width: 340, height: 320 }, document.heating?.deliveredChargeGauge_Pa?.value), 290)] }, { width: '*', stack: [{ text: 'All pressures gauge, at the fill point.', color: paperInks['ink-2'], margin: [0, 8, 0, 4] }, { text: `System water ${show(vessel.inputs.system_m3, 'volume')}, of which ${show(vessel.content.assumed_m3, 'volume')} assumed.` }] }] } as Content,
+    ] : [{ text: solution.vessel.applies ? 'The heating vessel is not designed.' : solution.vessel.because }]),
+    ...(gas ? [
+      { text: [bold(`${gas.index.pipe.size.name}`), ` to ${gas.index.appliance?.name ?? 'the index appliance'}; `, bold(show(gas.index.dropTo_Pa, 'gas-pressure')), ` of the ${show(gas.indexAllowed_Pa, 'gas-pressure')} allowed, ${show(gas.index.farGauge_Pa, 'gas-pressure')} left with everything burning.`], fontSize: 12, margin: [0, 8, 0, 0] } as Content,
+      drawn(gasTree(gas, show, 820), 503),
+      rows(['*', 60, 70, 70, 60, 70], [['Pipe', 'Size', 'Length', 'Flow', 'Drop', 'Far end'].map((text) => ({ text, bold: true })), ...gas.pipes.map((pipe) => [pipe.segment.name, pipe.pipe.size.name, show(pipe.segment.length_m?.value ?? 0, 'length'), show(pipe.flow_m3_s, 'gas-flow'), show(pipe.drop_Pa, 'gas-pressure'), show(pipe.farGauge_Pa, 'gas-pressure')])]),
+    ] : [{ text: solution.gas.applies ? 'The gas supply is not designed.' : solution.gas.because }]),
+  ]
+}
+
+const bold = (text: string) => ({ text, bold: true })
+
+function survey({ solution }: HandoverFacts, show: Show): Content[] {
+  const { document } = solution
+  const known = surveyFields.flatMap((field) => {
+    const value = document.survey[field.key]
+    return value ? [[field.label, show(value.value, field.measure), value.basis, value.from]] : []
+  })
+  return known.length === 0 ? [] : [section('What was found on site'), rows(['*', 90, 70, 150], known)]
+}
+
+function proving(judgement: Judgement, show: Show, nameOf: (id: string) => string): Content[] {
+  if (judgement.tests.length === 0) return [section('Gas tightness'), { text: 'No test is recorded.' }]
+  return [section('Gas tightness'), ...judgement.tests.flatMap((test, i) => testContent(test, i, show, nameOf))]
+}
+
+function testContent(test: JudgedTest, index: number, show: Show, nameOf: (id: string) => string): Content[] {
+  const { plan } = test.begun
+  const { verdict } = test
+  const figures = verdict.outcome === 'running' ? verdict.soFar : verdict.figures
+  const words = { passed: 'Passed', failed: 'Failed', 'cannot-tell': 'Cannot tell', running: 'Not finished' }[verdict.outcome]
+  return [
+    { text: [bold(`Test ${index + 1}: ${words}. `), `${show(plan.testGauge_Pa, 'gas-pressure')} for ${durationWords(plan.test_s)} after ${durationWords(plan.stabilise_s)} of settling, read by ${test.begun.instrument || 'hand'}, ${nameOf(test.by)}, ${day(test.at)}.`], margin: [0, 4, 0, 0] },
+    ...(figures ? [{ text: `From ${show(figures.start_Pa, 'gas-pressure', 3)} to ${show(figures.end_Pa, 'gas-pressure', 3)}: fell ${show(figures.fall_Pa, 'gas-pressure', 3)} of the ${show(figures.allowance_Pa, 'gas-pressure', 3)} that counts as none${figures.tempChange_K === undefined ? '; no temperature read' : `; temperature changed ${figures.tempChange_K.toFixed(2)} K`}. Smallest leak this could see: ${show(figures.smallestLeak_m3_s, 'leak-flow')}; permitted: ${show(plan.permittedLeak_m3_s, 'leak-flow')}.` } as Content] : []),
+    ...(verdict.outcome === 'cannot-tell' ? [{ text: verdict.wouldTell } as Content] : []),
+    { text: `Method: ${plan.methodSource.says}. Permitted leak: ${plan.permittedLeakSource.says}. Volume ${show(plan.volume_m3, 'small-volume')}.`, color: paperInks['ink-3'], fontSize: 9 },
+    drawn(tightnessTrace(test.run, show, { width: 760, height: 220 }, test.notes), 503),
+    ...test.notes.map((note, i): Content => ({ text: `${i + 1}. ${note.text}`, fontSize: 9 })),
+    ...(test.repaired ? [{ text: `Repaired: ${test.repaired.what} (${nameOf(test.repaired.by)}, ${day(test.repaired.at)})`, bold: true } as Content] : []),
+  ]
+}
+
+const day = (at: string) => `${at.slice(0, 10)} ${at.slice(11, 16)}`
+
+function commissioning(judgement: Judgement, show: Show, nameOf: (id: string) => string): Content[] {
+  if (judgement.steps.length === 0) return []
+  return [section('Commissioning'), rows([18, '*', 120, 120], judgement.steps.map(({ step, number, progress }) => {
+    if (progress.state !== 'done') return [String(number), step.short, { text: 'not done', color: paperInks.pencil }, '']
+    const reading = step.reading && progress.si !== undefined ? `${show(progress.si, step.reading.measure)}${progress.within === false ? ', outside its limit' : progress.within ? ', within its limit' : ''}` : 'done'
+    return [String(number), step.short, reading, `${nameOf(progress.by)}, ${day(progress.at)}`]
+  }))]
+}
+
+function open({ solution, judgement }: HandoverFacts, show: Show): Content[] {
+  const findings = solution.findings.map((finding: Finding) => ({ finding, ...word(finding, solution.practice, show) }))
+  return [
+    section('Open findings'),
+    findings.length === 0 ? { text: 'None.' } : rows([40, '*'], findings.map(({ finding, head, why }) => [bold(severityWords[finding.severity]), { stack: [bold(head), { text: why, color: paperInks['ink-2'] }, { text: finding.source.says, color: paperInks['ink-3'], fontSize: 9 }] }])),
+    section('Off on site'),
+    judgement.off.length === 0 ? { text: 'Nothing is off on site.' } : rows(['*', 140], judgement.off.map((item) => [item.body.name, offWords[item.body.state]])),
+  ]
+}
+
+function workings(solution: Solution, show: Show): Content[] {
+  const lines = [solution.vessel, solution.gas].flatMap((sheet) => (sheet.applies ? sheet.workings() : []))
+  if (lines.length === 0) return []
+  return [section('Workings'), rows([150, '*'], lines.map((working: Working) => {
+    const { put, result } = writeOut(working, show)
+    return [bold(working.title), { stack: [{ text: working.formula }, { text: [put, ' = ', bold(result)] }, { text: `${working.source.says} (${basisWords[working.source.basis]})`, color: paperInks['ink-3'], fontSize: 9 }] }]
+  }))]
+}
+
+function cautions({ practice, gas }: Solution): Content[] {
+  return [
+    section('Cautions'),
+    { ul: [
+      'This sheet says which checks were made. It does not say that the installation complies with anything: local code, the maker’s instructions and licensed practice come first.',
+      'A blocked or plugged relief valve can burst a vessel. Never plug, cap or valve its discharge.',
+      'Hot water scalds: within seconds at 60 °C, within minutes at 49 °C (as remembered, check the current edition).',
+      ...(gas.applies ? [
+        `Smell of gas: no flame; no switches, phone or doorbell inside; shut the meter valve only if it is safe on the way out; open windows and leave; call ${practice.words.gasEmergency} from outside.`,
+        'Carbon monoxide cannot be smelt. Keep a working alarm and have the flue looked at every year.',
+        'Householder: look, read the gauge, set the dial. Leave covers, gas and safety valves to those who hold the ticket.',
+      ] : []),
+    ] },
+  ]
+}
+
+function signatures({ state, people }: HandoverFacts, nameOf: (id: string) => string, printedAt: string): Content[] {
+  const signed = state.records.flatMap((record) => (record.body.kind === 'signature' ? [{ record, body: record.body }] : []))
+  const held = (id: string) => people.find((person) => person.id === id)?.tickets.map((ticket) => ticketWords[ticket]).join(', ') ?? ''
+  return [
+    section('Signatures'),
+    signed.length === 0 ? { text: 'Not signed.' } : rows([60, '*', 120], signed.map(({ record, body }) => [`Revision ${body.revision}`, { stack: [bold(body.typedName), { text: `${nameOf(record.by)}: ${held(record.by)}`, color: paperInks['ink-2'] }] }, day(record.at)])),
+    { text: `Printed ${day(printedAt)} UTC. The job’s own file is attached to this PDF.`, color: paperInks['ink-3'], fontSize: 9, margin: [0, 8, 0, 0] },
+  ]
+}
+
