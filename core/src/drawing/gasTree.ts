@@ -135,7 +135,10 @@ function staircase(answer: GasAnswer, placed: readonly Placed[], show: Show, wid
     line([meterWidth + 12, limit], [right, limit], 'stop', 2),
     label([meterWidth + 18, start + 19], [{ text: figure(conditions.meterGauge_Pa), bold: true }, { text: ` ${show.unit('gas-pressure')} at the meter` }], 14, answer.meterAssumed ? { ink: 'pencil' } : {}),
     label([meterWidth + 18, limit - 6], [{ text: figure(least_Pa), bold: true }, { text: ' the least that may be left' }], 14),
-    ...run.filter(({ x1, x2 }) => x2 - x1 > 64).map(({ x2, pipe }): Shape => label([x2 - 6, y(pipe.farGauge_Pa) - 6 < start + 24 && x2 < 320 ? y(pipe.farGauge_Pa) + 18 : Math.max(y(pipe.farGauge_Pa) - 6, start - 4)], [{ text: figure(pipe.farGauge_Pa), bold: true }], 14, { anchor: 'end' })),
+    ...run.flatMap(({ x2, pipe }, i): Shape[] => {
+      const end = run[i + 1]?.x2 ?? right
+      return end - x2 > 52 ? [label([end - 6, y(pipe.farGauge_Pa) + 18 < limit - 3 || over ? y(pipe.farGauge_Pa) + 18 : y(pipe.farGauge_Pa) - 6], [{ text: figure(pipe.farGauge_Pa), bold: true }], 14, { anchor: 'end' })] : []
+    }),
     { kind: 'icon', at: [right - 126, Math.min(limit + 6, top + staircaseHeight - 6)], icon: over ? 'stop' : 'pass', size: 15 },
     label([right - 106, Math.min(limit + 6, top + staircaseHeight - 6) + 13], [{ text: `${figure(Math.abs(spare_Pa))} ${over ? 'over' : 'spare'}`, bold: true }], 14, { ink: over ? 'stop' : 'pass' }),
   ]

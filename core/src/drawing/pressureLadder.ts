@@ -60,7 +60,7 @@ export function pressureLadder(answer: VesselAnswer, practice: Practice, show: S
   const top_Pa = Math.max(...rungs.map((rung) => rung.gauge_Pa)) * 1.08
   const [foot, head] = [size.height - 12, 12]
   const y = (gauge_Pa: number) => foot - ((foot - head) * gauge_Pa) / top_Pa
-  const [ruler, left, right] = [34, 54, Math.min(186, size.width * 0.52)]
+  const [ruler, left, right] = [34, 54, Math.min(200, size.width * 0.55)]
   const figure = (gauge_Pa: number) => show.figure(gauge_Pa, 'water-pressure')
   return {
     ...size,

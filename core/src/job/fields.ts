@@ -18,20 +18,20 @@ const field = (key: SurveyKey, label: string, measure: Measure, how: string, why
 
 export const siteFields = [
   field('elevation_m', 'Site elevation', 'elevation', 'Map', 'Sets the local atmosphere, which every vessel and every gas volume is worked against.'),
-  field('topEmitterHeight_m', 'Highest emitter above the fill point', 'length', 'Tape', 'Its weight of water is the least the fill and the charge can be.'),
+  field('topEmitterHeight_m', 'Highest emitter above fill', 'length', 'Tape', 'Its weight of water is the least the fill and the charge can be.'),
 ] as const
 
 export const waterFields = [
   field('coldMainStaticGauge_Pa', 'Cold main, static', 'water-pressure', 'Gauge at a tap, all taps shut', 'The most that can reach the filling connection, and what the heater is protected from.'),
   field('incomingTemp_K', 'Incoming water', 'temperature', 'Thermometer in a running tap', 'The colder it comes, the more heat each litre needs.'),
-  field('fillTemp_K', 'System water when filled', 'temperature', 'Thermometer, or the incoming water', 'Expansion is counted from here.'),
-  field('maxFlowTemp_K', 'Highest flow temperature', 'temperature', 'Boiler setting', 'Expansion is counted up to here, or to the limit if that is higher.'),
+  field('fillTemp_K', 'Water when filled', 'temperature', 'Thermometer, or the incoming water', 'Expansion is counted from here.'),
+  field('maxFlowTemp_K', 'Hottest flow', 'temperature', 'Boiler setting', 'Expansion is counted up to here, or to the limit if that is higher.'),
   field('highLimitTemp_K', 'High limit acts at', 'temperature', 'Plate or manual', 'The hottest the water can become before the burner is stopped.'),
 ] as const
 
 export const gasFields = [
-  field('gasStaticGauge_Pa', 'Gas at the meter, nothing burning', 'gas-pressure', 'Gauge at the meter test point', 'Shows the regulator locks up. The design never starts from it.'),
-  field('gasWorkingGauge_Pa', 'Gas at the meter, working', 'gas-pressure', 'Gauge at the meter test point, appliances on', 'The design starts here: it is what the pipe has to spend.'),
+  field('gasStaticGauge_Pa', 'At the meter, nothing burning', 'gas-pressure', 'Gauge at the meter test point', 'Shows the regulator locks up. The design never starts from it.'),
+  field('gasWorkingGauge_Pa', 'At the meter, working', 'gas-pressure', 'Gauge at the meter test point, appliances on', 'The design starts here: it is what the pipe has to spend.'),
 ] as const
 
 export const surveyFields: readonly (Field & { readonly key: SurveyKey })[] = [...siteFields, ...waterFields, ...gasFields]

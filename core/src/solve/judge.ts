@@ -66,6 +66,16 @@ export interface JudgedSheet {
 
 export type StageId = 'survey' | 'design' | 'plan' | 'prove' | 'commission' | 'handover' | 'aftercare'
 
+export interface JudgedStage {
+  readonly id: StageId
+  readonly sheets: readonly SheetId[]
+  readonly proven: number
+  readonly of: number
+  /** How far it is, 0 to 1: proven sheets, or steps done where a sheet is made of steps. */
+  readonly share: number
+  readonly steps?: { readonly done: number; readonly of: number }
+}
+
 /** Something between the job and its signature; a finding is worded by whoever shows it. */
 export interface HandoverGap {
   readonly sheet: SheetId
@@ -79,7 +89,7 @@ export interface Judgement {
   readonly tests: readonly JudgedTest[]
   readonly gasTight: boolean
   readonly sheets: Readonly<Record<SheetId, JudgedSheet>>
-  readonly stages: readonly { readonly id: StageId; readonly sheets: readonly SheetId[]; readonly proven: number; readonly of: number }[]
+  readonly stages: readonly JudgedStage[]
   /** What stands between the job and its signature. */
   readonly missing: readonly HandoverGap[]
   readonly canSign: boolean
@@ -102,7 +112,10 @@ export function judge(solution: Solution, records: Records): Judgement {
   const sheets = judgeSheets(solution, records.entries, { off, tests, gasTight, steps })
   const stages = (Object.keys(stageSheets) as StageId[]).map((id) => {
     const done = stageSheets[id].filter((sheet) => sheets[sheet].state === 'proven' || sheets[sheet].state === 'does-not-apply').length
-    return { id, sheets: stageSheets[id], proven: done, of: stageSheets[id].length }
+    const of = stageSheets[id].length
+    const stepsDone = steps.filter((one) => one.progress.state === 'done').length
+    const bySteps = id === 'commission' && steps.length > 0 && done < of
+    return { id, sheets: stageSheets[id], proven: done, of, share: bySteps ? (0.98 * stepsDone) / steps.length : of === 0 ? 0 : done / of, ...(bySteps ? { steps: { done: stepsDone, of: steps.length } } : {}) }
   })
   const missing = handoverMissing(sheets, off)
   return { off, steps, tests, gasTight, sheets, stages, missing, canSign: missing.length === 0 }

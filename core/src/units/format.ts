@@ -17,9 +17,9 @@ export function formatNumber(value: number, decimals: number): string {
 export const figureIn = (si: number, unit: UnitName, decimals?: number): string =>
   formatNumber(fromSi(si, unit), decimals ?? units[unit].decimals)
 
-/** The same with its unit: `0.83 bar`. */
+/** The same with its unit, kept on one line: `0.83 bar`. */
 export const quantityIn = (si: number, unit: UnitName, decimals?: number): string =>
-  `${figureIn(si, unit, decimals)} ${units[unit].symbol}`
+  `${figureIn(si, unit, decimals)}\u00a0${units[unit].symbol}`
 
 /** Shows quantities in a job's units: one is made per practice and handed to whatever writes a sentence. */
 export interface Show {
@@ -41,7 +41,11 @@ const decimalsOf = (measure: Measure, unit: UnitName): number => {
 }
 
 export function showIn(set: UnitSet): Show {
-  const show = (si: number, measure: Measure, decimals?: number) => quantityIn(si, set[measure], decimals ?? decimalsOf(measure, set[measure]))
+  const show = (si: number, measure: Measure, decimals?: number) => {
+    // Two psi is 55 inches of water, and the two are often mixed up: from 1 psi on, gas is read in psi.
+    if (measure === 'gas-pressure' && set[measure] === 'inwc' && Math.abs(si) >= units.psi.factor) return quantityIn(si, 'psi', 1)
+    return quantityIn(si, set[measure], decimals ?? decimalsOf(measure, set[measure]))
+  }
   return Object.assign(show, {
     figure: (si: number, measure: Measure, decimals?: number) => figureIn(si, set[measure], decimals ?? decimalsOf(measure, set[measure])),
     unit: (measure: Measure) => units[set[measure]].symbol,

@@ -79,9 +79,9 @@ export async function buildApp({ dataFolder, gauges: addresses = [], webFolder, 
 
 /** Every page is the one page; an address under /api that does not exist says so. */
 async function serveWeb(http: FastifyInstance, webFolder: string): Promise<void> {
-  await http.register(fastifyStatic, { root: webFolder, wildcard: false, setHeaders: (reply, path) => { if (path.includes(join('dist', 'assets'))) reply.header('cache-control', 'public, max-age=31536000, immutable') } })
+  await http.register(fastifyStatic, { root: webFolder, setHeaders: (reply, path) => { if (path.includes(join('dist', 'assets'))) reply.header('cache-control', 'public, max-age=31536000, immutable') } })
   http.setNotFoundHandler((request, reply) =>
-    request.method === 'GET' && !request.url.startsWith('/api/')
+    request.method === 'GET' && !/^\/(api|assets)\//.test(request.url)
       ? reply.sendFile('index.html')
       : reply.code(404).send({ code: 'no-such-place', says: 'There is nothing at this address.' }))
 }

@@ -1,0 +1,38 @@
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { join, resolve } from 'node:path'
+import { answers, ensureBuilt, ensureInstalled, root, say, start, stop } from './setup.mjs'
+
+const port = Number(process.env.PORT ?? 4180)
+const host = process.env.HOST ?? '127.0.0.1'
+const data = resolve(process.env.HESTIAN_DATA ?? join(root, 'data/demo'))
+const mark = join(data, 'demo.json')
+const gaugePort = Number(process.env.GAUGE_PORT ?? port + 1)
+if (!(port > 0 && port < 65535)) stop(`PORT is ${process.env.PORT}; it must be a whole number from 1 to 65534.`)
+
+const filled = existsSync(data) && readdirSync(data).length > 0
+if (filled && !existsSync(mark)) stop(`${data} holds other data, and the demo never writes over it. Set HESTIAN_DATA to an empty folder, or start that data with: npm run dev`)
+
+ensureInstalled()
+ensureBuilt()
+mkdirSync(data, { recursive: true })
+if (!filled) writeFileSync(mark, JSON.stringify({ made: 'by npm run demo', seeded: false }))
+
+const tsx = ['--import', 'tsx']
+say('starting the simulated manometer and the server …')
+start('simulated manometer', [...tsx, 'stand-ins/gauge/main.ts'], { GAUGE_PORT: String(gaugePort) }, { lasting: true, quiet: true })
+start('server', [...tsx, 'server/src/index.ts'], { PORT: String(port), HOST: host, HESTIAN_DATA: data, HESTIAN_GAUGE: `127.0.0.1:${gaugePort}` }, { lasting: true, quiet: true })
+const address = `http://${host.includes(':') ? `[${host}]` : host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`
+await answers(`${address}/api/people`)
+
+if (!JSON.parse(readFileSync(mark, 'utf8')).seeded) {
+  say('loading the demo jobs …')
+  for (const name of readdirSync(join(root, 'demo/jobs')).sort()) {
+    const response = await fetch(`${address}/api/import`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: readFileSync(join(root, 'demo/jobs', name)) })
+    if (!response.ok && response.status !== 409) stop(`demo/jobs/${name} was refused: ${await response.text()}`)
+  }
+  writeFileSync(mark, JSON.stringify({ made: 'by npm run demo', seeded: true }))
+} else say('the demo jobs are there from last time.')
+
+if (!['127.0.0.1', 'localhost', '::1'].includes(host)) say(`listening on ${host}: anyone who can reach this machine can open it, and there are no passwords.`)
+say(`open ${address}`)
+say('Ctrl-C ends everything.')

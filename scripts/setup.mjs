@@ -1,0 +1,115 @@
+import { spawn, spawnSync } from 'node:child_process'
+import { existsSync, readdirSync, statSync } from 'node:fs'
+import { dirname, join, resolve } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+export const root = resolve(dirname(fileURLToPath(import.meta.url)), '..')
+export const say = (text) => console.log(`hestian: ${text}`)
+
+/** Says what is wrong and what to do, and ends. */
+export function stop(text) {
+  console.error(`hestian: ${text}`)
+  process.exit(1)
+}
+
+const [major = 0, minor = 0] = process.versions.node.split('.').map(Number)
+if (major < 20 || (major === 20 && minor < 19)) stop(`Node ${process.versions.node} is too old; 20.19 or newer is needed.`)
+
+const has = (command) => spawnSync('sh', ['-c', `command -v ${command}`], { stdio: 'ignore' }).status === 0
+const isRoot = () => process.getuid?.() === 0
+
+/** Installs Debian packages, or says the line that would. */
+function apt(packages, why) {
+  const line = `apt-get update && apt-get install -y ${packages.join(' ')}`
+  if (!has('apt-get')) stop(`${why} needs ${packages.join(', ')}, and there is no apt here. Install them and run this again.`)
+  if (!isRoot()) stop(`${why} needs ${packages.join(', ')}. Run: sudo sh -c '${line}' and then this again.`)
+  say(`installing ${packages.join(', ')} (${why}) …`)
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
+  if (spawnSync('sh', ['-c', `apt-get update -qq && apt-get install -y -qq ${packages.join(' ')} >/dev/null`], { stdio: 'inherit', env }).status !== 0) stop(`that failed. Try by hand: ${line}`)
+}
+
+/** npm's environment: Node's own headers where they are beside it, so that compiling fetches nothing. */
+function npmEnv() {
+  const prefix = resolve(process.execPath, '../..')
+  return existsSync(join(prefix, 'include/node')) ? { ...process.env, npm_config_nodedir: prefix } : process.env
+}
+
+const sqliteBinary = () => join(root, 'node_modules/better-sqlite3/build/Release/better_sqlite3.node')
+const sqliteWorks = () => existsSync(sqliteBinary()) && spawnSync(process.execPath, ['-e', "new (require('better-sqlite3'))(':memory:').close()"], { cwd: root, stdio: 'ignore' }).status === 0
+
+/** Everything npm brings, and a database driver that loads. */
+export function ensureInstalled() {
+  const lock = join(root, 'package-lock.json')
+  const mark = join(root, 'node_modules/.package-lock.json')
+  const fresh = existsSync(mark) && statSync(mark).mtimeMs >= statSync(lock).mtimeMs - 1000
+  if (!fresh || !sqliteWorks()) {
+    const tools = ['python3', 'make', 'g++'].filter((tool) => !has(tool))
+    if (tools.length > 0) apt(['build-essential', 'python3'], 'compiling the database driver')
+  }
+  if (!fresh) {
+    say('installing packages; the database driver may compile for two minutes …')
+    if (spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: 'inherit', env: npmEnv() }).status !== 0) stop('npm ci failed; the lines above say why. Without a network it needs a filled npm cache.')
+  }
+  if (!sqliteWorks()) {
+    say('compiling the database driver, up to two minutes …')
+    spawnSync('npm', ['rebuild', 'better-sqlite3', '--foreground-scripts', '--loglevel=error'], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'], env: npmEnv() })
+    if (!sqliteWorks()) stop('the database driver does not load. Try: npm rebuild better-sqlite3 --foreground-scripts')
+  }
+}
+
+export const chromium = '/usr/bin/chromium'
+
+export function ensureChromium() {
+  if (!existsSync(chromium)) apt(['chromium'], 'the journeys in the browser')
+}
+
+/** Builds the interface when it is not there or older than its sources. */
+export function ensureBuilt() {
+  const index = join(root, 'web/dist/index.html')
+  const newest = (folder) => Math.max(0, ...readdirSync(folder, { withFileTypes: true, recursive: true }).filter((entry) => entry.isFile()).map((entry) => statSync(join(entry.parentPath ?? entry.path, entry.name)).mtimeMs))
+  const sources = Math.max(newest(join(root, 'web/src')), newest(join(root, 'core/src')), statSync(join(root, 'web/index.html')).mtimeMs)
+  if (existsSync(index) && statSync(index).mtimeMs > sources) return
+  say('building the interface …')
+  if (spawnSync(process.execPath, [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'], { cwd: join(root, 'web'), stdio: 'inherit' }).status !== 0) stop('the interface did not build; the lines above say why.')
+}
+
+const children = new Set()
+let ending = false
+
+/** Starts a process that is ended with this one. A `lasting` one that dies is started again. */
+export function start(name, args, env, { lasting = false, quiet = false } = {}) {
+  const child = spawn(process.execPath, args, { cwd: root, env: { ...process.env, ...env }, stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit'] })
+  children.add(child)
+  child.on('exit', (code, signal) => {
+    children.delete(child)
+    if (ending) return
+    if (!lasting) stop(`the ${name} ended by itself (${signal ?? code}).`)
+    say(`the ${name} ended by itself (${signal ?? code}); starting it again.`)
+    setTimeout(() => { if (!ending) start(name, args, env, { lasting, quiet }) }, 500)
+  })
+  return child
+}
+
+export function endAll(code = 0) {
+  if (ending) return
+  ending = true
+  for (const child of children) child.kill('SIGTERM')
+  const deadline = Date.now() + 4000
+  const wait = setInterval(() => {
+    if (children.size > 0 && Date.now() < deadline) return
+    for (const child of children) child.kill('SIGKILL')
+    clearInterval(wait)
+    process.exit(code)
+  }, 50)
+}
+
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => endAll(0))
+
+/** Waits until an address answers. */
+export async function answers(url, seconds = 60) {
+  for (let i = 0; i < seconds * 5; i++) {
+    try { if ((await fetch(url)).ok) return } catch { /* not yet */ }
+    await new Promise((done) => setTimeout(done, 200))
+  }
+  stop(`${url} does not answer after ${seconds} s.`)
+}

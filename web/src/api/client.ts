@@ -1,0 +1,39 @@
+import type { RefusalCode } from '@hestian/core'
+import { Refused } from '@hestian/core'
+import type { ZodType } from 'zod'
+
+/** A request that was turned down, or that never arrived (`offline`). */
+export class ApiError extends Error {
+  constructor(readonly code: RefusalCode | 'offline', says: string, readonly current?: unknown) {
+    super(says)
+  }
+}
+
+const offline = 'The server does not answer. What you typed is kept here and sent when it does.'
+
+/** The only fetch: sends JSON, checks the answer against the contract, turns everything else into an {@link ApiError}. */
+export async function call<T>(method: 'GET' | 'POST' | 'PUT', path: string, answer: ZodType<T>, body?: unknown): Promise<T> {
+  let response: Response
+  try {
+    response = await fetch(`/api${path}`, { method, ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }) })
+  } catch {
+    throw new ApiError('offline', offline)
+  }
+  const text = await response.text()
+  const json = readJson(text)
+  if (response.ok) return answer.parse(json)
+  const refused = Refused.safeParse(json)
+  if (refused.success) throw new ApiError(refused.data.code, refused.data.says, refused.data.current)
+  throw new ApiError('offline', offline)
+}
+
+const readJson = (text: string): unknown => {
+  try {
+    return JSON.parse(text)
+  } catch {
+    return undefined
+  }
+}
+
+/** An id for a record or an action, made here so that sending it twice stores it once. */
+export const newId = (): string => crypto.randomUUID?.() ?? `id-${Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, '0')).join('')}`

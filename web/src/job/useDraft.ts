@@ -1,0 +1,150 @@
+import type { Conflict, Edit, JobState } from '@hestian/core'
+import { applyEdits, JobDocument, mergeDocuments, readDocument, same, Saved } from '@hestian/core'
+import { useQueryClient } from '@tanstack/react-query'
+import { useCallback, useEffect, useRef, useState } from 'react'
+import { z } from 'zod'
+import { ApiError, call } from '../api/client'
+
+export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict' | 'refused'
+
+export interface DraftConflict {
+  readonly conflicts: readonly Conflict[]
+  /** Mine where both changed; theirs everywhere else. */
+  readonly merged: JobDocument
+  readonly theirs: JobDocument
+  readonly saveNumber: number
+}
+
+export interface Draft {
+  readonly document: JobDocument
+  readonly edit: (edits: readonly Edit[]) => void
+  readonly undo: () => void
+  readonly redo: () => void
+  readonly canUndo: boolean
+  readonly canRedo: boolean
+  readonly save: SaveState
+  readonly says?: string
+  readonly conflict?: DraftConflict
+  readonly settle: (choice: 'merge' | 'reload') => void
+}
+
+interface Kept { readonly base: JobDocument; readonly saveNumber: number; readonly document: JobDocument }
+
+const keptKey = (jobId: string) => `draft:${jobId}`
+const Current = z.object({ document: JobDocument, saveNumber: z.number() })
+
+/** What this browser had typed and the server had not acknowledged, if a reload or a crash came in between. */
+function keptDraft(jobId: string): Kept | undefined {
+  try {
+    const raw = JSON.parse(localStorage.getItem(keptKey(jobId)) ?? 'null') as Kept | null
+    if (!raw) return undefined
+    const [base, document] = [readDocument(raw.base), readDocument(raw.document)]
+    return base.ok && document.ok ? { base: base.document, document: document.document, saveNumber: raw.saveNumber } : undefined
+  } catch {
+    return undefined
+  }
+}
+
+/**
+ * The design document being edited: undo and redo, saved shortly after each change, kept in the browser until the server has it. A stale
+ * save is merged by itself where the two sides touched different places, and asked about where they did not.
+ */
+export function useDraft(state: JobState, who: string | undefined): Draft {
+  const { id: jobId } = state
+  const client = useQueryClient()
+  const [kept] = useState(() => keptDraft(jobId))
+  const [document, setDocument] = useState(kept?.document ?? state.document)
+  const [past, setPast] = useState<readonly JobDocument[]>([])
+  const [future, setFuture] = useState<readonly JobDocument[]>([])
+  const [save, setSave] = useState<SaveState>('saved')
+  const [says, setSays] = useState<string>()
+  const [conflict, setConflict] = useState<DraftConflict>()
+  const base = useRef({ document: kept?.base ?? state.document, saveNumber: kept?.saveNumber ?? state.saveNumber })
+  const latest = useRef(document)
+  const busy = useRef(false)
+  latest.current = document
+
+  const changed = !same(document, base.current.document)
+  const put = useCallback((next: JobDocument) => { setDocument(next); latest.current = next }, [])
+
+  // Another page saved and nothing is pending here: take theirs.
+  useEffect(() => {
+    if (state.saveNumber <= base.current.saveNumber || busy.current) return
+    if (same(latest.current, base.current.document)) {
+      base.current = { document: state.document, saveNumber: state.saveNumber }
+      put(state.document)
+    }
+  }, [state.saveNumber, state.document, put])
+
+  const send = useCallback(async () => {
+    if (busy.current || same(latest.current, base.current.document)) return
+    busy.current = true
+    setSave('saving')
+    const sent = latest.current
+    try {
+      const { saveNumber } = await call('PUT', `/jobs/${jobId}/draft`, Saved, { document: sent, saveNumber: base.current.saveNumber, by: who ?? 'nobody' })
+      base.current = { document: sent, saveNumber }
+      client.setQueryData<JobState>(['job', jobId], (old) => old && { ...old, document: sent, saveNumber })
+      setSays(undefined)
+      setSave('saved')
+      if (same(latest.current, sent)) localStorage.removeItem(keptKey(jobId))
+    } catch (error) {
+      const refused = error instanceof ApiError ? error : new ApiError('offline', 'It could not be saved.')
+      if (refused.code === 'stale-save') meet(refused)
+      else { setSave(refused.code === 'offline' ? 'waiting' : 'refused'); setSays(refused.message) }
+    } finally {
+      busy.current = false
+    }
+    function meet(refused: ApiError) {
+      const { document: theirs, saveNumber } = Current.parse(refused.current)
+      const { merged, conflicts } = mergeDocuments(base.current.document, latest.current, theirs)
+      if (conflicts.length > 0) {
+        setConflict({ conflicts, merged, theirs, saveNumber })
+        setSave('conflict')
+        return
+      }
+      base.current = { document: theirs, saveNumber }
+      put(merged)
+      setSays('Somebody else saved in the meantime; both sets of changes are kept.')
+      setSave('waiting')
+    }
+  }, [client, jobId, put, who])
+
+  useEffect(() => {
+    if (!changed || save === 'conflict' || save === 'refused') return
+    try {
+      localStorage.setItem(keptKey(jobId), JSON.stringify({ base: base.current.document, saveNumber: base.current.saveNumber, document } satisfies Kept))
+    } catch { /* a full store keeps the draft in memory only */ }
+    const timer = setTimeout(() => void send(), save === 'waiting' ? 2000 : 450)
+    return () => clearTimeout(timer)
+  }, [changed, document, jobId, save, send])
+
+  // A save that waits for the server is tried again until it is there.
+  useEffect(() => {
+    if (save !== 'waiting') return
+    const timer = setInterval(() => void send(), 2000)
+    return () => clearInterval(timer)
+  }, [save, send])
+
+  const move = (next: JobDocument) => { put(next); if (save === 'refused') setSave('saved') }
+  return {
+    document, save, ...(says ? { says } : {}), ...(conflict ? { conflict } : {}), canUndo: past.length > 0, canRedo: future.length > 0,
+    edit: (edits) => {
+      const next = applyEdits(latest.current, edits)
+      if (same(next, latest.current)) return
+      setPast((before) => [...before.slice(-99), latest.current])
+      setFuture([])
+      move(next)
+    },
+    undo: () => { const last = past[past.length - 1]; if (last) { setFuture([document, ...future]); setPast(past.slice(0, -1)); move(last) } },
+    redo: () => { const [next, ...rest] = future; if (next) { setPast([...past, document]); setFuture(rest); move(next) } },
+    settle: (choice) => {
+      if (!conflict) return
+      base.current = { document: conflict.theirs, saveNumber: conflict.saveNumber }
+      put(choice === 'merge' ? conflict.merged : conflict.theirs)
+      if (choice === 'reload') localStorage.removeItem(keptKey(jobId))
+      setConflict(undefined)
+      setSave('saved')
+    },
+  }
+}

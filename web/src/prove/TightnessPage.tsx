@@ -1,0 +1,32 @@
+import { useState } from 'react'
+import { useJob } from '../job/JobContext'
+import { ProveSheet } from '../shell/ProveSheet'
+import { Answer, VerdictLine } from '../ui/Answer'
+import { SheetPage } from '../ui/SheetPage'
+import { PastTests } from './PastTests'
+import { Prepare } from './Prepare'
+import { RunningTest } from './RunningTest'
+import { TestLog } from './TestLog'
+import { TestVerdict } from './TestVerdict'
+
+/** The test bench: prepare, run, verdict, repair, again. */
+export function TightnessPage() {
+  const { solution, judgement } = useJob()
+  const [again, setAgain] = useState<string>()
+  const sheet = solution.tightness
+  if (!sheet.applies) return <SheetPage sheet="P1"><Answer>Nothing to test: <b>{sheet.because}</b></Answer><ProveSheet sheet="P1" /></SheetPage>
+  if (!sheet.answer) return <SheetPage sheet="P1"><Answer>The test waits for <b>the gas supply.</b></Answer><VerdictLine>Its volume decides how small a leak the gauge can show. Design it first.</VerdictLine></SheetPage>
+  const last = judgement.tests[judgement.tests.length - 1]
+  const running = last && !last.ended ? last : undefined
+  if (running) return <SheetPage sheet="P1" findings={[]} margin={<TestLog test={running} />}><RunningTest test={running} /><PastTests tests={judgement.tests.slice(0, -1)} /></SheetPage>
+  if (last && again !== last.testId) {
+    return (
+      <SheetPage sheet="P1" findings={[]} margin={<TestLog test={last} />}>
+        <TestVerdict test={last} onAgain={() => setAgain(last.testId)} />
+        <ProveSheet sheet="P1" />
+        <PastTests tests={judgement.tests.slice(0, -1)} />
+      </SheetPage>
+    )
+  }
+  return <SheetPage sheet="P1"><Prepare design={sheet.answer} /><PastTests tests={judgement.tests} /></SheetPage>
+}

@@ -1,0 +1,19 @@
+import styled from 'styled-components'
+import { useJob } from '../job/JobContext'
+
+const words = { saved: 'Saved', saving: 'Saving …', waiting: 'Kept here, not saved yet', conflict: 'Two versions', refused: 'Not saved' } as const
+
+/** Whether the server has what was typed. */
+export function SaveLine() {
+  const { draft } = useJob()
+  const { save, says } = draft
+  return <Line role="status" data-save={save} title={says}>{words[save]}{says && save !== 'saved' ? <small> {says}</small> : null}</Line>
+}
+
+const Line = styled.span`
+  && { max-width: 300px; overflow: hidden; text-overflow: ellipsis; }
+  &[data-save='waiting'], &[data-save='refused'] { color: var(--look) !important; }
+  small { font-size: 14px; overflow: hidden; text-overflow: ellipsis; }
+  @media (max-width: 1000px) { display: flex !important; }
+  @media (max-width: 720px) { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); }
+`

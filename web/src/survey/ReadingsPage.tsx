@@ -1,0 +1,68 @@
+import { burnsGas, gasFields, waterFields } from '@hestian/core'
+import { useState } from 'react'
+import styled from 'styled-components'
+import { useJob } from '../job/JobContext'
+import { ProveSheet } from '../shell/ProveSheet'
+import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
+import { Choice, InlineText } from '../ui/fields'
+import { Ledger } from '../ui/QuantityRow'
+import { SheetPage } from '../ui/SheetPage'
+import { VerdictChip } from '../ui/VerdictChip'
+import { SurveyRow } from './SurveyRow'
+import { ReadingsLog } from './ReadingsLog'
+
+const loads = [{ id: 'full', text: 'Everything burning' }, { id: 'part', text: 'Part of the load' }, { id: 'not-stated', text: 'Not stated' }] as const
+const fuels = [{ id: 'natural-gas', text: 'Natural gas' }, { id: 'propane', text: 'Propane' }] as const
+const heatingOnly = ['fillTemp_K', 'maxFlowTemp_K', 'highLimitTemp_K']
+
+export function ReadingsPage() {
+  const { draft, edit, solution, show, judgement } = useJob()
+  const { survey, heating, appliances } = draft.document
+  const { coldMainStaticGauge_Pa: main, gasWorkingGauge_Pa: working, incomingTemp_K: incoming } = survey
+  const drop = solution.readings.applies ? solution.readings.answer?.staticToWorking_Pa : undefined
+  const limit = solution.practice.gas.staticToWorkingLimit_Pa
+  const gasFindings = judgement.sheets.D2.findings.filter((finding) => finding.place.startsWith('survey.'))
+  return (
+    <SheetPage sheet="S2" findings={gasFindings}>
+      <Answer>{main || working
+        ? <>{main ? <>Water comes at <b>{show(main.value, 'water-pressure')}</b>{incoming ? <> and <b>{show(incoming.value, 'temperature')}</b></> : null}</> : 'Water is not read yet'}; {working ? <>gas works at <b>{show(working.value, 'gas-pressure')}</b>.</> : 'gas is not read yet.'}</>
+        : <>What does the place give? <b>Read it</b>, with the gauge that is in your hand.</>}</Answer>
+      <VerdictLine>{drop !== undefined && drop >= 0
+        ? <><VerdictChip verdict={drop <= limit ? 'pass' : 'fix'} word={drop <= limit ? 'Pass' : 'Look again'} /> <span>Static to working falls <b>{show(drop, 'gas-pressure')}</b>; past {show(limit, 'gas-pressure')} it is the pipe or the regulator. Common practice, no source.</span></>
+        : <span>Every field takes any unit. It shows what it understood before you use it.</span>}</VerdictLine>
+      <SectionHead>Water<small>all pressures gauge</small></SectionHead>
+      <Ledger>{waterFields.filter((field) => heating || !heatingOnly.includes(field.key)).map((field) => <SurveyRow key={field.key} field={field} />)}</Ledger>
+      {heating && <SizeOn />}
+      {(appliances.length === 0 || appliances.some((appliance) => burnsGas(appliance.kind))) && (
+        <>
+          <SectionHead>Gas</SectionHead>
+          <Pair>
+            <Choice labelled label="Fuel" value={survey.fuel} options={fuels} onChoose={(fuel) => edit([{ path: ['survey', 'fuel'], value: fuel }])} />
+            <Choice labelled label="Working pressure was read with" value={survey.gasLoad} options={loads} onChoose={(load) => edit([{ path: ['survey', 'gasLoad'], value: load }])} />
+          </Pair>
+          <Ledger>{gasFields.map((field) => <SurveyRow key={field.key} field={field} />)}</Ledger>
+          {!working && <Prose>Not read yet: the design starts from {show(solution.practice.gas.assumedWorking_Pa[survey.fuel], 'gas-pressure')}, in pencil.</Prose>}
+        </>
+      )}
+      <ReadingsLog />
+      <ProveSheet sheet="S2" />
+    </SheetPage>
+  )
+}
+
+/** The vessel is sized on the higher of flow and limit unless the installer says why not. */
+function SizeOn() {
+  const { draft, edit } = useJob()
+  const { sizeOn } = draft.document.survey
+  const [asking, setAsking] = useState(false)
+  const onFlow = sizeOn.on === 'flow'
+  return (
+    <Pair>
+      <Choice labelled label="The vessel is sized on" value={onFlow || asking ? 'flow' : 'higher'} options={[{ id: 'higher', text: 'The higher of flow and limit' }, { id: 'flow', text: 'The flow temperature, because …' }]}
+        onChoose={(on) => { setAsking(on === 'flow'); if (on === 'higher') edit([{ path: ['survey', 'sizeOn'], value: { on: 'higher' } }]) }} />
+      {(onFlow || asking) && <InlineText labelled label="Why not on the limit" value={sizeOn.on === 'flow' ? sizeOn.because : ''} maxLength={300} onCommit={(because) => { if (because.trim().length >= 3) edit([{ path: ['survey', 'sizeOn'], value: { on: 'flow', because: because.trim() } }]) }} />}
+    </Pair>
+  )
+}
+
+const Pair = styled.div` display: grid; grid-template-columns: 1fr 1fr; gap: 12px 24px; margin: 10px 0; @media (max-width: 720px) { grid-template-columns: 1fr; } `

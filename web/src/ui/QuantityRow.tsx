@@ -1,0 +1,155 @@
+import type { Known, Measure, SiteBasis } from '@hestian/core'
+import { parseQuantity } from '@hestian/core'
+import { useId, useState } from 'react'
+import { Button as AriaButton, Dialog, DialogTrigger, FieldError, Input, Label, Popover, Radio, RadioGroup, Text, TextField } from 'react-aria-components'
+import styled from 'styled-components'
+import { useJob } from '../job/JobContext'
+import { Button } from './Button'
+import { NotesHere } from './SheetPage'
+
+export interface Entry {
+  readonly si: number
+  readonly typed: string
+  readonly basis: SiteBasis
+  readonly from: string
+}
+
+interface QuantityProps {
+  readonly label: string
+  readonly place: string
+  readonly measure: Measure
+  readonly value: Known
+  readonly onUse: (entry: Entry) => void
+  readonly onClear?: () => void
+  /** Keeps a reading without writing it into the design. */
+  readonly onRecordOnly?: (entry: Entry) => void
+  readonly why?: string
+  readonly how?: string
+  /** What stands in place of a value that is not there yet. */
+  readonly empty?: string
+}
+
+/** A row of the ledger: label, value on its ink or pencil rule, unit, where it came from. Pressed whole, it opens its editor. */
+export function QuantityRow(props: QuantityProps) {
+  const { label, place, measure, value, why, empty } = props
+  const { show } = useJob()
+  const pencil = value === null || value.basis === 'assumed'
+  const from = value === null ? (empty ?? 'not looked at yet') : [basisWords[value.basis], value.from].filter(Boolean).join(', ')
+  return (
+    <li>
+      <DialogTrigger>
+        <Row data-place={place} id={rowId(place)}>
+          <span>{label}</span>
+          <Value data-pencil={pencil || undefined} className="tnum">{value === null ? '?' : show.figure(value.value, measure)}</Value>
+          <i>{show.unit(measure)}</i>
+          <small title={`${from}. ${why ?? ''}`}>{from}</small>
+        </Row>
+        <Pop placement="bottom end" offset={2}><Dialog aria-label={label}>{({ close }) => <QuantityEditor {...props} close={close} />}</Dialog></Pop>
+      </DialogTrigger>
+      <NotesHere place={place} />
+    </li>
+  )
+}
+
+export const rowId = (place: string) => `row-${place}`
+export const basisWords: Readonly<Record<SiteBasis, string>> = { measured: 'measured', read: 'read', assumed: 'assumed' }
+
+/** A value in a table cell, edited the same way. */
+export function QuantityCell(props: QuantityProps) {
+  const { label, place, measure, value } = props
+  const { show } = useJob()
+  const pencil = value === null || value.basis === 'assumed'
+  return (
+    <DialogTrigger>
+      <CellButton aria-label={`${label}: ${value === null ? 'not known' : show(value.value, measure)}${pencil && value ? ', assumed' : ''}`} id={rowId(place)}>
+        <Value data-pencil={pencil || undefined} className="tnum">{value === null ? '?' : show.figure(value.value, measure)}</Value> <i>{show.unit(measure)}</i>
+      </CellButton>
+      <Pop placement="bottom end" offset={2}><Dialog aria-label={label}>{({ close }) => <QuantityEditor {...props} close={close} />}</Dialog></Pop>
+    </DialogTrigger>
+  )
+}
+
+/** What was typed and not used yet survives a reload of the page. */
+function useTyped(key: string, initial: string): readonly [string, (text: string) => void, () => void] {
+  const stored = `typed:${location.pathname}:${key}`
+  const [text, setText] = useState(() => { try { return sessionStorage.getItem(stored) ?? initial } catch { return initial } })
+  const write = (next: string) => { setText(next); try { if (next === initial) sessionStorage.removeItem(stored); else sessionStorage.setItem(stored, next.slice(0, 4000)) } catch { /* kept in memory only */ } }
+  return [text, write, () => { try { sessionStorage.removeItem(stored) } catch { /* nothing was stored */ } }]
+}
+
+function QuantityEditor({ label, place, measure, value, onUse, onClear, onRecordOnly, why, how, close }: QuantityProps & { readonly close: () => void }) {
+  const { solution, show } = useJob()
+  const shown = solution.practice.units[measure]
+  const [typed, setTyped, forget] = useTyped(place, value === null ? '' : show(value.value, measure))
+  const [basis, setBasis] = useState<SiteBasis>(value?.basis ?? 'measured')
+  const [from, setFrom] = useState(value?.from ?? how ?? '')
+  const [confirmed, setConfirmed] = useState<string>()
+  const [tried, setTried] = useState(false)
+  const [picked, setPicked] = useState<{ readonly text: string; readonly si: number }>()
+  const hint = useId()
+  const parsed = parseQuantity(picked?.text ?? typed, measure, shown)
+  const si = parsed.outcome === 'understood' ? parsed.si : undefined
+  const asks = parsed.outcome === 'understood' && parsed.question !== undefined && confirmed !== typed ? parsed.question : undefined
+  const error = parsed.outcome === 'refused' && (tried || typed.length > 0) ? parsed.says : parsed.outcome === 'ambiguous' ? parsed.says : undefined
+  const finish = (then: (entry: Entry) => void) => {
+    setTried(true)
+    if (si === undefined || asks) return
+    then({ si, typed: typed.slice(0, 80), basis, from: from.slice(0, 200) })
+    forget()
+    close()
+  }
+  return (
+    <Editor onSubmit={(event) => { event.preventDefault(); finish(onUse) }}>
+      <TextField value={typed} onChange={(text) => { setTyped(text); setPicked(undefined) }} isInvalid={error !== undefined} autoFocus validationBehavior="aria">
+        <Label>{label}</Label>
+        <Input placeholder={show.unit(measure)} inputMode="text" autoComplete="off" onFocus={(event) => event.currentTarget.select()} />
+        {error === undefined && <Text slot="description">{parsed.outcome === 'understood' ? `Understood: ${parsed.echo}` : 'Any unit, comma or point: 12 psi, 0,83 bar, 7 in wc, 24 ft, 120 F.'}</Text>}
+        <FieldError>{error}</FieldError>
+      </TextField>
+      {parsed.outcome === 'ambiguous' && <Choices>{parsed.readings.map((reading) => <Button key={reading.text} onPress={() => { setTyped(reading.text.replace(',', '')); setPicked(undefined) }}>{reading.text}</Button>)}</Choices>}
+      {asks && <Question role="alert"><span>{asks}</span><Button onPress={() => setConfirmed(typed)}>Yes, keep it</Button></Question>}
+      <RadioGroup value={basis} onChange={(next) => setBasis(next as SiteBasis)} orientation="horizontal">
+        <Label>How is it known?</Label>
+        <div><Radio value="measured">Measured</Radio><Radio value="read">Read</Radio><Radio value="assumed">Assumed</Radio></div>
+      </RadioGroup>
+      <TextField value={from} onChange={setFrom} maxLength={200}><Label>{basis === 'measured' ? 'With what' : basis === 'read' ? 'From where' : 'Why this value'}</Label><Input aria-describedby={hint} /></TextField>
+      {why && <p id={hint}>{why}</p>}
+      <Actions>
+        <Button type="submit" look="go">Use it</Button>
+        {onRecordOnly && basis !== 'assumed' && <Button onPress={() => finish(onRecordOnly)}>Record only</Button>}
+        {onClear && value !== null && <Button look="text" onPress={() => { onClear(); forget(); close() }}>Take it out</Button>}
+      </Actions>
+    </Editor>
+  )
+}
+
+const Row = styled(AriaButton)`
+  display: grid; grid-template-columns: minmax(0, 1fr) 64px 38px minmax(96px, 0.62fr); align-items: center; gap: 8px; width: 100%; min-height: 35px; padding: 3px 0; background: none; border: 0; border-bottom: 0.8px solid var(--hair); text-align: left; cursor: pointer;
+  > i { font-style: normal; font-size: 15px; white-space: nowrap; color: var(--ink-2); } > small { font-size: 14px; line-height: 17px; color: var(--ink-3); white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
+  &[data-hovered] { background: var(--select); }
+  @media (pointer: coarse) { min-height: 48px; }
+  @media (max-width: 720px) { grid-template-columns: minmax(0, 1fr) auto 52px; min-height: 48px; > small { grid-column: 1 / -1; margin-top: -6px; } }
+`
+const Value = styled.b`
+  justify-self: end; font: 650 19px/22px var(--text); border-bottom: 2px solid var(--ink); padding: 0 1px; min-width: 24px; text-align: right;
+  &[data-pencil] { color: var(--pencil); border-bottom: 2px dashed var(--pencil); font-weight: 450; }
+`
+const CellButton = styled(AriaButton)` background: none; border: 0; padding: 4px 2px; cursor: pointer; white-space: nowrap; min-height: 30px; text-align: right; b { font-size: 16px; line-height: 19px; } i { font-style: normal; font-size: 14px; color: var(--ink-2); } &[data-hovered] { background: var(--select); } @media (pointer: coarse) { min-height: 48px; } `
+const Pop = styled(Popover)` background: var(--sheet); border: 1.5px solid var(--ink); width: min(420px, calc(100vw - 16px)); padding: 16px; max-height: 90vh; overflow: auto; `
+const Editor = styled.form`
+  display: grid; gap: 12px;
+  label { display: block; font: 650 15px/20px var(--head); }
+  input:not([type='radio']) { width: 100%; min-height: 48px; font: 650 24px/28px var(--text); background: var(--paper); border: 0; border-bottom: 2px solid var(--ink); padding: 4px 8px; }
+  [role='radiogroup'] > div { display: flex; gap: 4px; } [role='radiogroup'] + * input { font-size: 16px; font-weight: 400; min-height: 40px; }
+  [role='radiogroup'] label { border: 1.5px solid var(--rule); padding: 10px 12px; flex: 1; text-align: center; cursor: pointer; font-weight: 450; }
+  [role='radiogroup'] label[data-selected] { border-color: var(--ink); background: var(--select); font-weight: 650; }
+  [slot='description'] { display: block; color: var(--ink-2); font-size: 15px; margin-top: 4px; min-height: 20px; }
+  [slot='errorMessage'], .react-aria-FieldError { display: block; color: var(--stop); font-size: 15px; line-height: 19px; margin-top: 4px; overflow-wrap: anywhere; }
+  p { font-size: 14px; line-height: 18px; color: var(--ink-3); }
+`
+const Choices = styled.div` display: flex; gap: 8px; `
+const Question = styled.div` display: grid; gap: 8px; background: var(--look-wash); padding: 10px; font-size: 15px; line-height: 19px; `
+const Actions = styled.div` display: flex; gap: 12px; align-items: center; flex-wrap: wrap; `
+
+export const Ledger = styled.ul` display: grid; `
+export { Pop as EditorPopover }

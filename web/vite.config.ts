@@ -1,0 +1,8 @@
+import react from '@vitejs/plugin-react'
+import { defineConfig } from 'vite'
+
+export default defineConfig({
+  plugins: [react()],
+  build: { outDir: 'dist', sourcemap: false, chunkSizeWarningLimit: 900 },
+  server: { port: Number(process.env.WEB_PORT ?? 5180), proxy: { '/api': { target: `http://127.0.0.1:${process.env.PORT ?? 4180}` } } },
+})
