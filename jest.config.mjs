@@ -5,6 +5,6 @@ export default {
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],
   transform: { '^.+\\.(t|j|mj)sx?$': swc },
   // Dependencies that are published as ES modules only.
-  transformIgnorePatterns: ['/node_modules/(?!(cookie|@hestian)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(cookie|content-disposition|@fastify/static|mime|@hestian)/)'],
   testEnvironment: 'node',
 }

@@ -1,0 +1,49 @@
+import type { Locator, Page } from '@playwright/test'
+import { expect } from '@playwright/test'
+
+/** Chooses who is working, as a person does at the top of the page. */
+export async function workAs(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name: /Who is working\?|Maren|Tobias|Isla|Rufus/ }).first().click()
+  await page.getByRole('option', { name }).click()
+}
+
+/** Presses a ledger row, types a value as one says it, and uses it. */
+export async function enter(page: Page, row: string, text: string, known: 'Measured' | 'Read' | 'Assumed' = 'Measured', within: Page | Locator = page): Promise<void> {
+  await within.getByRole('button', { name: new RegExp(`^${escaped(row)}`) }).click()
+  const dialog = page.getByRole('dialog', { name: row })
+  await dialog.getByRole('textbox').first().fill(text)
+  await dialog.getByText(known, { exact: true }).click()
+  await dialog.getByRole('button', { name: 'Use it' }).click()
+  await expect(dialog).toBeHidden()
+}
+
+export const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')
+
+/** Picks from a drop-down by its label. */
+export async function choose(page: Page, label: string, option: string): Promise<void> {
+  await page.getByRole('button', { name: new RegExp(`${escaped(label)}$`) }).click()
+  await page.getByRole('option', { name: option, exact: true }).click()
+}
+
+export const saved = (page: Page): Promise<void> => expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeVisible()
+
+export async function goTo(page: Page, sheet: string): Promise<void> {
+  await page.goto(page.url().replace(/\/[A-Z]\d(#.*)?$/, `/${sheet}`))
+  await expect(page.getByRole('main')).toBeVisible()
+}
+
+export async function prove(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Prove this sheet', exact: true }).click()
+  await expect(page.getByText(/^Proven by/)).toBeVisible()
+}
+
+/** Confirms what the step asks for, in its order. */
+export async function holdGuards(page: Page): Promise<void> {
+  for (let i = 0; i < 12; i++) {
+    const next = page.getByRole('button', { name: /^(Confirm|Put back): / }).and(page.locator('[data-look="go"]')).first()
+    if (!(await next.isVisible())) return
+    const before = await page.getByLabel('open').count()
+    await next.click()
+    await expect.poll(() => page.getByLabel('open').count()).toBeLessThan(before)
+  }
+}
