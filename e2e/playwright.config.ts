@@ -10,7 +10,7 @@ export default defineConfig({
     launchOptions: { executablePath: '/usr/bin/chromium', args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-background-networking'] },
   },
   webServer: {
-    command: 'node ../scripts/demo.mjs', url: `http://127.0.0.1:${port}/api/people`, timeout: 240_000, reuseExistingServer: false, stdout: 'ignore', gracefulShutdown: { signal: 'SIGTERM', timeout: 6000 },
+    command: 'node ../scripts/demo.mjs', url: `http://127.0.0.1:${port}/api/people`, timeout: 240_000, reuseExistingServer: false, stdout: 'pipe', gracefulShutdown: { signal: 'SIGTERM', timeout: 6000 },
     env: { PORT: String(port), HESTIAN_DATA: process.env.E2E_DATA ?? '', GAUGE_SPEED: '30' },
   },
 })

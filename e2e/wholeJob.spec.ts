@@ -48,7 +48,7 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await enter(page, 'Water in each of New radiators', '7.5 L', 'Read')
   await expect(page.getByRole('button', { name: /fit 3\.00/ })).toBeVisible()
   await page.getByRole('button', { name: /fit 3\.00/ }).first().click()
-  await expect(page.getByRole('heading', { level: 2 })).toContainText(/L vessel, charged to .* bar before filling/)
+  await expect(page.getByRole('heading', { level: 2 })).toContainText(/L vessel, charged to .*bar before filling/)
   await page.getByRole('button', { name: /Unfold/ }).click()
   await expect(page.getByText(/EN 12828:2003 Annex D/).first()).toBeVisible()
   await prove(page)

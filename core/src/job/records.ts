@@ -43,8 +43,8 @@ export const RecordBody = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('test-ended'), testId: id, early: z.boolean() }),
   z.object({ kind: z.literal('repaired'), testId: id, what: z.string().trim().min(3, 'say what was repaired').max(400) }),
   z.object({ kind: z.literal('step'), stepId: z.string().min(1).max(60), guards: z.array(z.string().max(80)).max(20), si: finite.optional(), typed: z.string().max(80).optional() }),
-  z.object({ kind: z.literal('prove-sheet'), sheet: z.string().max(10), restsOn: z.string().max(40) }),
-  z.object({ kind: z.literal('signature'), typedName: z.string().trim().min(2, 'type your name').max(120), revision: z.string().max(4), restsOn: z.string().max(40), ticketsHeld: z.array(z.string().max(40)).max(10) }),
+  z.object({ kind: z.literal('prove-sheet'), sheet: z.string().max(10), restsOn: z.string().max(120) }),
+  z.object({ kind: z.literal('signature'), typedName: z.string().trim().min(2, 'type your name').max(120), revision: z.string().max(4), restsOn: z.string().max(120), ticketsHeld: z.array(z.string().max(40)).max(10) }),
 ])
 export type RecordBody = z.infer<typeof RecordBody>
 export type RecordKind = RecordBody['kind']

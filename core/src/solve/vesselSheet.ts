@@ -119,7 +119,7 @@ function missingForVessel({ survey }: JobDocument, heating: Heating, content: He
     [survey.maxFlowTemp_K !== null, 'survey.maxFlowTemp_K', 'Highest flow temperature'],
     [survey.highLimitTemp_K !== null || survey.sizeOn.on === 'flow', 'survey.highLimitTemp_K', 'The temperature the high limit acts at'],
     [survey.topEmitterHeight_m !== null, 'survey.topEmitterHeight_m', 'Height of the highest emitter'],
-    [content.total_m3 > 0, 'heating.content', 'Water in the boiler, emitters and pipes'],
+    [content.total_m3 > 0 && heating.emitters.length + heating.pipes.length > 0, 'heating.content', 'The emitters and pipes that hold the water'],
     ...heating.emitters.map((emitter, i): [boolean, string, string] => [emitter.waterEach_m3 !== null, `heating.emitters.${i}`, `Water in ${emitter.name}`]),
     ...heating.pipes.map((pipe, i): [boolean, string, string] => [pipe.length_m !== null, `heating.pipes.${i}`, `Length of ${pipe.name}`]),
   ]

@@ -46,7 +46,13 @@ export function JobProvider({ state, children }: { readonly state: JobState; rea
   const judgement = useMemo(() => judge(solution, { entries: state.records, samples: state.samples }), [solution, state.records, state.samples])
   const show = useMemo(() => showIn(solution.practice.units), [solution.practice])
 
+  const { flush } = draft
   const send = useCallback(async (path: string, body: object): Promise<boolean> => {
+    // The server judges what it has: what was just typed goes first.
+    if (!state.frozen && !(await flush())) {
+      setRefusal('What you typed is not saved yet, so this was not sent. It is kept here; try again when it says Saved.')
+      return false
+    }
     try {
       await call('POST', `/jobs/${state.id}${path}`, z.unknown(), body)
       setRefusal(undefined)
@@ -56,7 +62,7 @@ export function JobProvider({ state, children }: { readonly state: JobState; rea
       setRefusal(error instanceof ApiError ? error.message : 'That could not be sent. Nothing you typed is lost.')
       return false
     }
-  }, [client, state.id])
+  }, [client, flush, state.frozen, state.id])
 
   const job: Job = {
     state, draft, solution, judgement, show, frozen: state.frozen !== null, refusal, clearRefusal: () => setRefusal(undefined), person,

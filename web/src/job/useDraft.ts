@@ -26,6 +26,8 @@ export interface Draft {
   readonly says?: string
   readonly conflict?: DraftConflict
   readonly settle: (choice: 'merge' | 'reload') => void
+  /** Saves what is pending; gives whether the server now has all of it. Signing waits for it. */
+  readonly flush: () => Promise<boolean>
 }
 
 interface Kept { readonly base: JobDocument; readonly saveNumber: number; readonly document: JobDocument }
@@ -62,6 +64,7 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
   const base = useRef({ document: kept?.base ?? state.document, saveNumber: kept?.saveNumber ?? state.saveNumber })
   const latest = useRef(document)
   const busy = useRef(false)
+  const underWay = useRef<Promise<void>>(Promise.resolve())
   latest.current = document
 
   const changed = !same(document, base.current.document)
@@ -115,7 +118,7 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
     try {
       localStorage.setItem(keptKey(jobId), JSON.stringify({ base: base.current.document, saveNumber: base.current.saveNumber, document } satisfies Kept))
     } catch { /* a full store keeps the draft in memory only */ }
-    const timer = setTimeout(() => void send(), save === 'waiting' ? 2000 : 450)
+    const timer = setTimeout(() => { underWay.current = send() }, save === 'waiting' ? 2000 : 450)
     return () => clearTimeout(timer)
   }, [changed, document, jobId, save, send])
 
@@ -126,9 +129,18 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
     return () => clearInterval(timer)
   }, [save, send])
 
+  const flush = useCallback(async () => {
+    for (let tries = 0; tries < 3 && !same(latest.current, base.current.document); tries++) {
+      await underWay.current
+      underWay.current = send()
+      await underWay.current
+    }
+    return same(latest.current, base.current.document)
+  }, [send])
+
   const move = (next: JobDocument) => { put(next); if (save === 'refused') setSave('saved') }
   return {
-    document, save, ...(says ? { says } : {}), ...(conflict ? { conflict } : {}), canUndo: past.length > 0, canRedo: future.length > 0,
+    document, save, flush, ...(says ? { says } : {}), ...(conflict ? { conflict } : {}), canUndo: past.length > 0, canRedo: future.length > 0,
     edit: (edits) => {
       const next = applyEdits(latest.current, edits)
       if (same(next, latest.current)) return
