@@ -19,7 +19,9 @@ interface Choice {
   /** Drop that may still stand before this subtree: the least slack of any appliance in it. */
   readonly slack_Pa: number
   readonly bore_m: number
-  readonly sizes: ReadonlyMap<string, PipeSize>
+  /** The pipe this choice sizes, and the choices it stands on; read back only for the one that wins. */
+  readonly pick?: readonly [string, PipeSize]
+  readonly parts: readonly Choice[]
 }
 
 /** Cost of a pipe for the choice: metal, taken as bore times length. Assumed; prices come with the materials list. */
@@ -46,21 +48,32 @@ export function chooseSizes(pipes: readonly PipeToSize[], conditions: GasConditi
           cost: choice.cost + (pipe.fixed ? 0 : pipeCost(size, pipe.length_m)),
           slack_Pa: Math.min(choice.slack_Pa, pipe.dropAllowed_Pa ?? Infinity) - drop_Pa,
           bore_m: size.bore_m,
-          sizes: new Map([...choice.sizes, [pipe.id, size]]),
+          pick: [pipe.id, size], parts: [choice],
         }))
     })
     fronts.set(pipe.id, paretoFront(choices.filter((choice) => choice.slack_Pa >= -1e-9)))
   }
   const roots = ordered.filter((pipe) => pipe.from === 'meter').map((pipe) => fronts.get(pipe.id) ?? [])
-  return joinFronts(roots)[0]?.sizes
+  const best = joinFronts(roots)[0]
+  return best && new Map(picksOf(best))
+}
+
+function picksOf(choice: Choice): [string, PipeSize][] {
+  const picks: [string, PipeSize][] = []
+  const waiting: Choice[] = [choice]
+  for (let one = waiting.pop(); one; one = waiting.pop()) {
+    if (one.pick) picks.push([one.pick[0], one.pick[1]])
+    waiting.push(...one.parts)
+  }
+  return picks
 }
 
 /** All ways of taking one choice of each subtree, beaten ones left out; the empty join is one free choice. Cheapest first. */
 function joinFronts(fronts: readonly (readonly Choice[])[]): readonly Choice[] {
-  const nothing: Choice = { cost: 0, slack_Pa: Infinity, bore_m: 0, sizes: new Map() }
+  const nothing: Choice = { cost: 0, slack_Pa: Infinity, bore_m: 0, parts: [] }
   return fronts.reduce<readonly Choice[]>(
     (joined, front) => paretoFront(joined.flatMap((a) => front.map((b) => ({
-      cost: a.cost + b.cost, slack_Pa: Math.min(a.slack_Pa, b.slack_Pa), bore_m: Math.max(a.bore_m, b.bore_m), sizes: new Map([...a.sizes, ...b.sizes]),
+      cost: a.cost + b.cost, slack_Pa: Math.min(a.slack_Pa, b.slack_Pa), bore_m: Math.max(a.bore_m, b.bore_m), parts: [a, b],
     })))),
     [nothing],
   )

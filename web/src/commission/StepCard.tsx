@@ -22,7 +22,7 @@ export function StepCard({ judged, of, onSigned }: StepCardProps) {
   const parsed = reading && typed.trim() !== '' ? parseQuantity(typed, reading.measure, solution.practice.units[reading.measure]) : undefined
   const si = parsed?.outcome === 'understood' ? parsed.si : undefined
   const noTicket = person && step.ticket && lacking(person, [step.ticket]).length > 0
-  const waits = progress.state === 'after' ? 'the step before it' : progress.openGuards[0] ? lowerFirst(progress.openGuards[0].guard.text) : reading && si === undefined ? 'its reading' : noTicket ? `somebody with a ${ticketWords[step.ticket ?? 'gas']}` : undefined
+  const waits = progress.state === 'after' ? 'the step before it' : progress.openGuards[0] ? lowerFirst(progress.openGuards[0].guard.text) : reading && si === undefined ? 'its reading' : noTicket ? `somebody with ${/^[aeiou]/.test(ticketWords[step.ticket ?? 'gas']) ? 'an' : 'a'} ${ticketWords[step.ticket ?? 'gas']}` : undefined
   const what = reading && si !== undefined ? `Record ${show(si, reading.measure)}` : 'Sign this step'
   const sign = async () => {
     setSending(true)
@@ -65,7 +65,7 @@ function GuardRow({ state, stepId, next }: { readonly state: GuardState; readonl
   const item = guard.kind === 'put-back' ? judgement.off.find((one) => offKeyOf(one) === guard.offKey) : undefined
   const action = guard.kind === 'seen'
     ? <Button look={next ? 'go' : 'wait'} isDisabled={!next || sending} onPress={() => void press(`/steps/${stepId}/guards`, { guardId: guard.id })} aria-label={`Confirm: ${guard.text}`} id={confirmationId(stepId, guard.id)}>{next ? 'Confirm' : 'Confirm: the one before first'}</Button>
-    : guard.kind === 'put-back' && item ? <Button look={next ? 'go' : 'wait'} isDisabled={!next || sending} onPress={() => void press(`/off/${item.id}/put-back`)} aria-label={`Put back: ${item.body.name}`}>{next ? 'Put it back' : 'Put back: the one before first'}</Button>
+    : guard.kind === 'put-back' && item ? <Button look={next ? 'go' : 'wait'} isDisabled={!next || sending} onPress={() => void press(`/off/${item.id}/put-back`)} aria-label={`Put back: ${item.body.name}`}>{next ? 'Put back' : 'Put back: the one before first'}</Button>
     : guard.kind === 'gas-tight' ? <Missing>on Prove, Gas tightness</Missing> : null
   return (
     <Guard data-open={holds ? undefined : true}>

@@ -26,7 +26,7 @@ export function Board() {
   const off = rows.filter((row) => row.off > 0).length
   return (
     <Page>
-      <Top><Link to="/"><Logo size={30} /><b>Hestian</b></Link><i /><WhoIsWorking /><ThemeSwitch /></Top>
+      <Top><Link to="/" aria-label="Hestian, all jobs"><Logo size={30} /><b>Hestian</b></Link><i /><WhoIsWorking /><ThemeSwitch /></Top>
       <main>
         <h1>{isPending ? <>Fetching the jobs …</> : error && !data ? <>The server does not answer; <b>trying again.</b></> : rows.length === 0 ? <>No jobs yet. <b>Start one.</b></> : <><b>{rows.length} {rows.length === 1 ? 'job' : 'jobs'}</b>{off > 0 ? <>, <b>{off}</b> with something off on site.</> : <>, nothing off on any site.</>}</>}</h1>
         <Tools>

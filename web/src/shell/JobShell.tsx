@@ -49,7 +49,7 @@ function Shell({ sheet }: { readonly sheet: SheetId }) {
   return (
     <Frame data-working={stage === 'commission' || undefined}>
       <SkipLink href="#sheet">Skip to the sheet</SkipLink>
-      <Brand to="/" aria-label="Hestian, all jobs"><Logo /><span>Hestian</span></Brand>
+      <BrandCell aria-label="All jobs"><Brand to="/" aria-label="Hestian, all jobs"><Logo /><span>Hestian</span></Brand></BrandCell>
       <RiserCell><Riser judgement={judgement} jobId={state.id} current={stage} /></RiserCell>
       <Title>
         <h1>{draft.document.site.name}</h1>
@@ -101,8 +101,9 @@ const Frame = styled.div`
   @media print { display: block; height: auto; nav, footer, header { display: none; } }
 `
 const SkipLink = styled.a` position: absolute; left: -999px; &:focus { left: 160px; top: 4px; background: var(--sheet); padding: 8px 12px; z-index: 50; } `
+const BrandCell = styled.nav` grid-area: brand; display: grid; `
 const Brand = styled(Link)`
-  grid-area: brand; display: flex; align-items: center; gap: 10px; padding-left: 21px; text-decoration: none; border-right: 0.8px solid var(--hair); font: 650 23px/28px var(--head); padding-top: 10px;
+  display: flex; align-items: center; gap: 10px; padding-left: 21px; text-decoration: none; border-right: 0.8px solid var(--hair); font: 650 23px/28px var(--head); padding-top: 10px;
   @media (max-width: 720px) { padding: 0 0 0 9px; span { display: none; } }
 `
 const RiserCell = styled.div` grid-area: riser; min-height: 0; display: grid; `

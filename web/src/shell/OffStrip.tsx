@@ -18,7 +18,7 @@ export function OffStrip({ working }: { readonly working: boolean }) {
   return (
     <Strip data-working={working || undefined} aria-label="Off on site">
       <Count>{off.length === 1 ? '1 thing is off on site' : `${off.length} things are off on site`}{working && <small>Each goes back before its step.</small>}</Count>
-      <Tags>{shown.map((item) => <Tag key={item.id} item={item} working={working} />)}</Tags>
+      <Tags tabIndex={0} aria-label="Tags">{shown.map((item) => <Tag key={item.id} item={item} working={working} />)}</Tags>
       <OffList more={more} />
     </Strip>
   )

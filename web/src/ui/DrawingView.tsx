@@ -44,13 +44,17 @@ function Drawn({ shape, selected, onPick }: { readonly shape: Shape; readonly se
       )
     }
     case 'pick': {
-      const inner = shape.shapes.map((part, i) => <Drawn key={i} shape={part} />)
-      if (!onPick) return <g>{inner}</g>
+      const inner = (texts: boolean) => shape.shapes.map((part, i) => ((part.kind === 'text') === texts ? <Drawn key={i} shape={part} /> : null))
+      if (!onPick) return <g>{inner(false)}{inner(true)}</g>
       const pick = () => onPick(shape.id)
       return (
+        <>
         <Pick role="button" tabIndex={0} aria-label={shape.label} aria-pressed={selected === shape.id} onClick={pick} onKeyDown={(event) => { if (event.key === 'Enter' || event.key === ' ') { event.preventDefault(); pick() } }}>
-          {inner}
+          {inner(false)}
         </Pick>
+        {/* Its name says what these say; outside it they are not read twice. */}
+        <g aria-hidden pointerEvents="none">{inner(true)}</g>
+        </>
       )
     }
   }

@@ -23,7 +23,7 @@ export function Kit() {
   const [size, setSize] = useState('22')
   return (
     <Page>
-      <header><Link to="/"><Logo /> Hestian</Link><ThemeSwitch /></header>
+      <header><h1><Link to="/"><Logo /> Hestian, the kit</Link></h1><ThemeSwitch /></header>
       <Answer>Answer: <b>35 L</b> vessel, charged to <b>1.0 bar</b>.</Answer>
       <VerdictLine><VerdictChip verdict="pass" word="Pass" /><VerdictChip verdict="fix" word="Look again" /><VerdictChip verdict="stop" word="Stop" /><VerdictChip verdict="not-yet" word="Not yet" /><VerdictChip verdict="pass" word="Would pass" provisional /></VerdictLine>
       <SectionHead>Section head<small>with an aside</small></SectionHead>
