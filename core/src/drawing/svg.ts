@@ -34,7 +34,7 @@ function shapeSvg(shape: Shape): string {
       return `<rect${attributes({ x: shape.at[0], y: shape.at[1], width: shape.size[0], height: shape.size[1], fill: colour(shape.fill) ?? 'none', stroke: colour(shape.ink), 'stroke-width': shape.width, 'stroke-dasharray': shape.dash })}/>`
     case 'text': {
       const spans = shape.spans.map((span) => `<tspan${attributes({ 'font-weight': span.bold ? 'bold' : undefined, fill: colour(span.ink) })}>${escape(span.text)}</tspan>`).join('')
-      return `<text xml:space="preserve"${attributes({ x: shape.at[0], y: shape.at[1], 'font-size': shape.size, 'text-anchor': shape.anchor, fill: colour(shape.ink ?? 'ink') })}>${spans}</text>`
+      return `<text${attributes({ x: shape.at[0], y: shape.at[1], 'font-size': shape.size, 'text-anchor': shape.anchor, fill: colour(shape.ink ?? 'ink') })}>${spans}</text>`
     }
     case 'icon': {
       const { ink, body, mark, hollow } = verdictIcons[shape.icon]

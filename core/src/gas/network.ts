@@ -99,8 +99,7 @@ export const longestLength_m = (pipes: readonly (Branch & { readonly length_m: n
  * A pipe the table does not cover comes back without a figure. Source: sources.bs6891.
  */
 export function tableVerdict(pipes: readonly SizedPipe[], gas: FuelGas): readonly { readonly id: string; readonly flow_m3_s: number; readonly table_m3_s: number | undefined }[] {
-  const effective = pipes.map((pipe) => ({ ...pipe, length_m: pipeLength_m(pipe, pipe.size, 'darcy') }))
-  const length_m = longestLength_m(effective)
+  const length_m = tableLength_m(pipes)
   const flows = branchFlows(pipes, gas)
   return inOrder(pipes).ordered.map((pipe) => ({
     id: pipe.id, flow_m3_s: flows.get(pipe.id) ?? 0,
@@ -108,9 +107,13 @@ export function tableVerdict(pipes: readonly SizedPipe[], gas: FuelGas): readonl
   }))
 }
 
+/** Longest way from the meter with its fittings, m, as the table reads it. Source: sources.bs6891. */
+export const tableLength_m = (pipes: readonly Omit<SizedPipe, 'size'>[]): number =>
+  longestLength_m(pipes.map((pipe) => ({ ...pipe, length_m: effectiveLength_m({ pipe_m: pipe.length_m, elbows: pipe.elbows, tees: pipe.branchTees }) })))
+
 /** Smallest bore that the table lets carry each pipe's flow at the longest effective length, m; nothing where it does not cover. Source: sources.bs6891. */
 export function tableLeastBores_m(pipes: readonly (Omit<SizedPipe, 'size'>)[], gas: FuelGas): ReadonlyMap<string, number> {
-  const length_m = longestLength_m(pipes.map((pipe) => ({ ...pipe, length_m: effectiveLength_m({ pipe_m: pipe.length_m, elbows: pipe.elbows, tees: pipe.branchTees }) })))
+  const length_m = tableLength_m(pipes)
   const flows = branchFlows(pipes, gas)
   return new Map(pipes.flatMap((pipe): [string, number][] => {
     const sizes: readonly PipeSize[] = materials[pipe.material].sizes

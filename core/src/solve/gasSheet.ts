@@ -5,7 +5,7 @@ import { chooseSizes } from '../gas/chooseSizes'
 import type { FuelGas } from '../gas/fuel'
 import { fuelGases, grossInput_W } from '../gas/fuel'
 import type { GasConditions, PipeState, SizedPipe } from '../gas/network'
-import { solveGasTree, tableLeastBores_m, tableVerdict } from '../gas/network'
+import { solveGasTree, tableLeastBores_m, tableLength_m, tableVerdict } from '../gas/network'
 import { materials, pipeVolume_m3, sizeNamed } from '../gas/pipes'
 import { inOrder, pathTo } from '../gas/tree'
 import type { Appliance, GasSegment, JobDocument } from '../job/document'
@@ -38,6 +38,7 @@ export interface GasAnswer {
   readonly indexRun: readonly string[]
   readonly indexAllowed_Pa: number
   readonly volume_m3: number
+  /** Length at which the second verdict reads its table, where there is one. */
   readonly tableLength_m?: number
 }
 
@@ -99,6 +100,7 @@ export function gasSheet(document: JobDocument, practice: Practice): Sheet<GasAn
   const answer: GasAnswer = {
     gas, conditions, meterAssumed: !stated || stated.basis === 'assumed', pipes, total_W, total_m3_s: total_W / gas.grossHeat_J_m3, allowance_Pa: practice.gas.allowance_Pa,
     index, indexRun: pathTo(document.gas.segments, index.id).map((segment) => segment.id), indexAllowed_Pa: dropAllowed_Pa(index.appliance, practice, meterGauge_Pa),
+    ...(byTable ? { tableLength_m: tableLength_m(sized) } : {}),
     volume_m3: pipes.reduce((sum, { pipe }) => sum + pipeVolume_m3(pipe.size.bore_m, pipe.length_m), 0),
   }
   return { applies: true, answer, missing, findings: gasFindings(document, practice, answer, burners), workings: () => gasWorkings(answer), restsOn }
@@ -128,14 +130,14 @@ export function gasWorkings(answer: GasAnswer): readonly Working[] {
   const low = conditions.method === 'nfpa54-low'
   const drops = answer.pipes.filter((pipe) => answer.indexRun.includes(pipe.id)).map((pipe): Working => ({
     circuit: 'gas', title: `${pipe.segment.name}, ${pipe.pipe.size.name}`,
-    formula: low ? 'ΔH = Cr · L · [Q^0.381 / (19.17 · D)]^(1/0.206)  (in wc, ft, ft³/h, in)' : 'Δp = f · L/d · ρ·v²/2, f by Colebrook–White',
+    formula: low ? 'drop = Cr · L · [Q^0.381 / (19.17 · D)]^(1/0.206)  (in wc, ft, ft³/h, in)' : 'drop = f · L/d · density · v²/2, f by Colebrook–White',
     put: low ? '{flow_m3_s} through {bore_m}, {effective_m} with fittings' : '{flow_m3_s} at {velocity_m_s} through {bore_m}, {effective_m} with fittings',
     figures: { flow_m3_s: pipe.flow_m3_s, bore_m: pipe.pipe.size.bore_m, effective_m: pipe.effective_m, velocity_m_s: pipe.velocity_m_s, drop_Pa: pipe.drop_Pa },
     result: 'drop_Pa', source: low ? sources.nfpa54Low : sources.colebrook,
   }))
   return [
-    { circuit: 'gas', title: 'Gas with everything burning', formula: 'Q = Σ gross input / heating value', put: '{total_W} / {grossHeat_J_m3}', figures: { total_W: answer.total_W, grossHeat_J_m3: gas.grossHeat_J_m3, total_m3_s: answer.total_m3_s }, result: 'total_m3_s', source: sources.continuity },
+    { circuit: 'gas', title: 'Gas with everything burning', formula: 'Q = sum of gross input / heating value', put: '{total_W} / {grossHeat_J_m3}', figures: { total_W: answer.total_W, grossHeat_J_m3: gas.grossHeat_J_m3, total_m3_s: answer.total_m3_s }, result: 'total_m3_s', source: sources.continuity },
     ...drops,
-    { circuit: 'gas', title: `At ${answer.index.appliance?.name ?? 'the appliance'} (gauge)`, formula: 'p = p_meter − Σ Δp', put: '{meterGauge_Pa} − {dropTo_Pa}', figures: { meterGauge_Pa: conditions.meterGauge_Pa, dropTo_Pa: answer.index.dropTo_Pa, farGauge_Pa: answer.index.farGauge_Pa }, result: 'farGauge_Pa', source: sources.arithmetic },
+    { circuit: 'gas', title: `At ${answer.index.appliance?.name ?? 'the appliance'} (gauge)`, formula: 'p = p_meter − sum of drop', put: '{meterGauge_Pa} − {dropTo_Pa}', figures: { meterGauge_Pa: conditions.meterGauge_Pa, dropTo_Pa: answer.index.dropTo_Pa, farGauge_Pa: answer.index.farGauge_Pa }, result: 'farGauge_Pa', source: sources.arithmetic },
   ]
 }

@@ -13,27 +13,27 @@ export function vesselWorkings(answer: VesselAnswer): readonly Working[] {
   const figures = { ...inputs, ...need, finalAbs_Pa, chargeAbs_Pa, builtIn: 0, system_m3: inputs.system_m3, fillGauge_Pa }
   const plain = Object.fromEntries(Object.entries(figures).filter((entry): entry is [string, number] => typeof entry[1] === 'number'))
   return [
-    { ...water, title: 'Water in the system', formula: 'C = Σ boiler, emitters, pipes (π/4 · d² · L)', put: content.parts.map((_, i) => `{part${i}_m3}`).join(' + '), figures: { ...Object.fromEntries(content.parts.map((part, i) => [`part${i}_m3`, part.water_m3])), system_m3: content.total_m3 }, result: 'system_m3', source: sources.arithmetic },
-    { ...water, title: 'Atmosphere at the site', formula: 'pₐ = 101 325 · (1 − 2.25577·10⁻⁵ · z)^5.25588, absolute', put: 'at the site’s elevation', figures: plain, result: 'atmosphere_Pa', source: sources.standardAtmosphere },
+    { ...water, title: 'Water in the system', formula: 'C = sum of boiler, emitters, pipes (pi/4 · d² · L)', put: content.parts.map((_, i) => `{part${i}_m3}`).join(' + '), figures: { ...Object.fromEntries(content.parts.map((part, i) => [`part${i}_m3`, part.water_m3])), system_m3: content.total_m3 }, result: 'system_m3', source: sources.arithmetic },
+    { ...water, title: 'Atmosphere at the site', formula: 'pa = 101 325 · (1 − 0.0000225577 · z)^5.25588, absolute', put: 'at the site’s elevation', figures: plain, result: 'atmosphere_Pa', source: sources.standardAtmosphere },
     en
-      ? { ...water, title: 'Charge, water side empty (gauge)', formula: 'p₀ = 9 810 · H + margin', put: '9 810 · {height_m} + {margin_Pa}', figures: plain, result: 'chargeGauge_Pa', source: sources.en12828 }
+      ? { ...water, title: 'Charge, water side empty (gauge)', formula: 'p0 = 9 810 · H + margin', put: '9 810 · {height_m} + {margin_Pa}', figures: plain, result: 'chargeGauge_Pa', source: sources.en12828 }
       : { ...water, title: 'Charge and cold fill (gauge)', formula: 'p = H[ft] / 2.31 + 4 psi', put: '{height_m} / 2.31 + 4 psi', figures: plain, result: 'chargeGauge_Pa', source: sources.naFill },
     en
-      ? { ...water, title: 'Final pressure (gauge)', formula: 'pₑ = p_relief − 0.5 bar up to 5 bar, else 0.9 · p_relief', put: 'from {reliefSetGauge_Pa}', figures: plain, result: 'finalGauge_Pa', source: sources.en12828 }
-      : { ...water, title: 'Greatest pressure (gauge)', formula: 'P₂ = p_relief − margin', put: '{reliefSetGauge_Pa} − {reliefMargin_Pa}', figures: plain, result: 'finalGauge_Pa', source: sources.trade },
+      ? { ...water, title: 'Final pressure (gauge)', formula: 'pe = p_relief − 0.5 bar up to 5 bar, else 0.9 · p_relief', put: 'from {reliefSetGauge_Pa}', figures: plain, result: 'finalGauge_Pa', source: sources.en12828 }
+      : { ...water, title: 'Greatest pressure (gauge)', formula: 'P2 = p_relief − margin', put: '{reliefSetGauge_Pa} − {reliefMargin_Pa}', figures: plain, result: 'finalGauge_Pa', source: sources.trade },
     en
-      ? { ...water, title: 'Water that expands', formula: 'e = 0.31 % + 3.9·10⁻⁴ % · θ², to 0.01 %;  Vₑ = C · e', put: '{system_m3} × {expansionFraction}', figures: plain, result: 'expansion_m3', source: sources.en12828 }
-      : { ...water, title: 'Net expansion', formula: 'Vₙ = C · [(v₂/v₁ − 1) − 3 · α · Δt]', put: '{system_m3} × {expansionFraction}', figures: plain, result: 'expansion_m3', source: sources.handbookTank },
+      ? { ...water, title: 'Water that expands', formula: 'e = 0.31 % + 0.00039 % · t², to 0.01 %;  Ve = C · e', put: '{system_m3} × {expansionFraction}', figures: plain, result: 'expansion_m3', source: sources.en12828 }
+      : { ...water, title: 'Net expansion', formula: 'Vn = C · [(v2/v1 − 1) − 3 · a · (t2 − t1)]', put: '{system_m3} × {expansionFraction}', figures: plain, result: 'expansion_m3', source: sources.handbookTank },
     en
-      ? { ...water, title: 'All vessels together', formula: 'V = (Vₑ + V_reserve) · (pₑ + pₐ) / (pₑ − p₀)', put: '({expansion_m3} + {reserve_m3}) × {finalAbs_Pa} abs / ({finalGauge_Pa} − {chargeGauge_Pa})', figures: plain, result: 'needed_m3', source: sources.en12828 }
-      : { ...water, title: 'Tank needed', formula: 'V = Vₙ / (1 − P₁/P₂), absolute', put: '{expansion_m3} / (1 − {chargeAbs_Pa} abs / {finalAbs_Pa} abs)', figures: plain, result: 'needed_m3', source: sources.handbookTank },
+      ? { ...water, title: 'All vessels together', formula: 'V = (Ve + V_reserve) · (pe + pa) / (pe − p0)', put: '({expansion_m3} + {reserve_m3}) × {finalAbs_Pa} abs / ({finalGauge_Pa} − {chargeGauge_Pa})', figures: plain, result: 'needed_m3', source: sources.en12828 }
+      : { ...water, title: 'Tank needed', formula: 'V = Vn / (1 − P1/P2), absolute', put: '{expansion_m3} / (1 − {chargeAbs_Pa} abs / {finalAbs_Pa} abs)', figures: plain, result: 'needed_m3', source: sources.handbookTank },
     ...(answer.builtIn ? [{ ...water, title: 'Left for a separate vessel', formula: 'V_new = V − what the built-in vessel takes in, at the common charge', put: '{needed_m3} − {builtInCounts_m3}', figures: plain, result: 'neededNew_m3', source: sources.gasLaw }] : []),
     ...(fill.window && Number.isFinite(fill.window.leastGauge_Pa) ? [
-      { ...water, title: 'Least cold fill (gauge)', formula: 'V · (p₀ + pₐ) / (V − V_reserve) − pₐ', put: 'for {vessel_m3} of vessel', figures: { ...plain, vessel_m3: answer.fitted_m3 + need.builtInCounts_m3, leastGauge_Pa: fill.window.leastGauge_Pa }, result: 'leastGauge_Pa', source: sources.en12828 },
-      { ...water, title: 'Greatest cold fill (gauge)', formula: '(pₑ + pₐ) / (1 + Vₑ · (pₑ + pₐ) / (V · (p₀ + pₐ))) − pₐ', put: 'for {vessel_m3} of vessel', figures: { ...plain, vessel_m3: answer.fitted_m3 + need.builtInCounts_m3, greatestGauge_Pa: fill.window.greatestGauge_Pa }, result: 'greatestGauge_Pa', source: sources.en12828 },
+      { ...water, title: 'Least cold fill (gauge)', formula: 'V · (p0 + pa) / (V − V_reserve) − pa', put: 'for {vessel_m3} of vessel', figures: { ...plain, vessel_m3: answer.fitted_m3 + need.builtInCounts_m3, leastGauge_Pa: fill.window.leastGauge_Pa }, result: 'leastGauge_Pa', source: sources.en12828 },
+      { ...water, title: 'Greatest cold fill (gauge)', formula: '(pe + pa) / (1 + Ve · (pe + pa) / (V · (p0 + pa))) − pa', put: 'for {vessel_m3} of vessel', figures: { ...plain, vessel_m3: answer.fitted_m3 + need.builtInCounts_m3, greatestGauge_Pa: fill.window.greatestGauge_Pa }, result: 'greatestGauge_Pa', source: sources.en12828 },
     ] : []),
     ...(forecast.outcome === 'settles' ? [{
-      ...water, title: 'Hot pressure to expect (gauge)', formula: 'Σ V·(1 − p_charge/p_hot) = Σ V·(1 − p_charge/p_fill) + C · (ρ_cold/ρ_hot − 1), absolute',
+      ...water, title: 'Hot pressure to expect (gauge)', formula: 'sum of V·(1 − p_charge/p_hot) = sum of V·(1 − p_charge/p_fill) + C · (density cold / density hot − 1), absolute',
       put: 'from {fillGauge_Pa} with {realFraction} of {system_m3}', figures: { ...plain, realFraction: expansionFraction(inputs), hotGauge_Pa: forecast.hotGauge_Pa }, result: 'hotGauge_Pa', source: sources.gasLaw,
     }] : []),
   ]

@@ -22,6 +22,7 @@ export function handoverSheet(facts: HandoverFacts): TDocumentDefinitions {
   return {
     pageSize: 'A4', pageMargins: [46, 46, 46, 54], tagged: true, language: 'en', displayTitle: true, info: { title },
     defaultStyle: { font: 'Text', fontSize: 10, lineHeight: 1.15, color: paperInks.ink },
+    pageBreakBefore: (node: { headlineLevel?: number }, around: { getFollowingNodesOnPage: () => unknown[] }) => node.headlineLevel === 2 && around.getFollowingNodesOnPage().length < 6,
     footer: (page: number, pages: number) => ({ margin: [46, 12, 46, 0], columns: [{ text: `Job ${state.number}, ${state.frozen ? `revision ${state.frozen}` : 'draft, not signed'}`, color: paperInks['ink-3'], fontSize: 9 }, { text: `${page} of ${pages}`, alignment: 'right', color: paperInks['ink-3'], fontSize: 9 }] }),
     content: [
       { text: state.document.site.name, font: 'Head', bold: true, fontSize: 24, headlineLevel: 1 },
@@ -39,10 +40,10 @@ export function handoverSheet(facts: HandoverFacts): TDocumentDefinitions {
   } as TDocumentDefinitions
 }
 
-const section = (text: string): Content => ({ stack: [{ text, font: 'Head', bold: true, fontSize: 14, headlineLevel: 2 }, { canvas: [{ type: 'line', x1: 0, y1: 2, x2: 503, y2: 2, lineWidth: 1.2, lineColor: paperInks.ink }] }], margin: [0, 12, 0, 6] })
+const section = (text: string): Content => ({ stack: [{ text, font: 'Head', bold: true, fontSize: 14 }, { canvas: [{ type: 'line', x1: 0, y1: 2, x2: 503, y2: 2, lineWidth: 1.2, lineColor: paperInks.ink }] }], margin: [0, 12, 0, 6], headlineLevel: 2 })
 const drawn = (drawing: Drawing, width: number): Content => ({ svg: drawingSvg(drawing, 'Text'), width, margin: [0, 4, 0, 6] })
-const rows = (widths: (string | number)[], body: readonly (readonly Content[])[]): Content =>
-  ({ table: { widths, headerRows: 0, body: body.map((row) => [...row]) }, layout: { hLineWidth: () => 0.5, vLineWidth: () => 0, hLineColor: () => paperInks.hair, paddingTop: () => 3, paddingBottom: () => 3 } }) as Content
+const rows = (widths: (string | number)[], body: readonly (readonly Content[])[], header = 0): Content =>
+  ({ table: { widths, headerRows: header, keepWithHeaderRows: header, dontBreakRows: true, body: body.map((row) => [...row]) }, layout: { hLineWidth: () => 0.5, vLineWidth: () => 0, hLineColor: () => paperInks.hair, paddingTop: () => 3, paddingBottom: () => 3 } }) as Content
 
 function answers({ solution }: HandoverFacts, show: Show): Content[] {
   const { practice, document } = solution
@@ -52,12 +53,12 @@ function answers({ solution }: HandoverFacts, show: Show): Content[] {
     section('What was designed'),
     ...(vessel ? [
       { text: [bold(vessel.fitted_m3 > 0 ? show(vessel.fitted_m3, 'small-volume') : 'The built-in vessel'), ` ${practice.words.vessel}${vessel.fitted_m3 > 0 ? '' : ' is enough'}, charged to `, bold(show(vessel.need.chargeGauge_Pa, 'water-pressure')), ' before filling, filled to ', bold(show(vessel.fillGauge_Pa, 'water-pressure')), ' cold. ', vessel.forecast.outcome === 'settles' ? `Hot, ${show(vessel.forecast.hotGauge_Pa, 'water-pressure')} is to be expected; the relief is set to ${show(vessel.inputs.reliefSetGauge_Pa, 'water-pressure')}.` : ''], fontSize: 12 } as Content,
-      { columns: [{ width: 300, stack: [drawn(pressureLadder(vessel, practice, show, { width: 340, height: 320 }, document.heating?.deliveredChargeGauge_Pa?.value), 290)] }, { width: '*', stack: [{ text: 'All pressures gauge, at the fill point.', color: paperInks['ink-2'], margin: [0, 8, 0, 4] }, { text: `System water ${show(vessel.inputs.system_m3, 'volume')}, of which ${show(vessel.content.assumed_m3, 'volume')} assumed.` }] }] } as Content,
+      { columns: [{ width: 300, stack: [drawn(pressureLadder(vessel, practice, show, { width: 366, height: 330 }, document.heating?.deliveredChargeGauge_Pa?.value), 290)] }, { width: '*', stack: [{ text: 'All pressures gauge, at the fill point.', color: paperInks['ink-2'], margin: [0, 8, 0, 4] }, { text: `System water ${show(vessel.inputs.system_m3, 'volume')}, of which ${show(vessel.content.assumed_m3, 'volume')} assumed.` }] }] } as Content,
     ] : [{ text: solution.vessel.applies ? 'The heating vessel is not designed.' : solution.vessel.because }]),
     ...(gas ? [
       { text: [bold(`${gas.index.pipe.size.name}`), ` to ${gas.index.appliance?.name ?? 'the index appliance'}; `, bold(show(gas.index.dropTo_Pa, 'gas-pressure')), ` of the ${show(gas.indexAllowed_Pa, 'gas-pressure')} allowed, ${show(gas.index.farGauge_Pa, 'gas-pressure')} left with everything burning.`], fontSize: 12, margin: [0, 8, 0, 0] } as Content,
       drawn(gasTree(gas, show, 820), 503),
-      rows(['*', 60, 70, 70, 60, 70], [['Pipe', 'Size', 'Length', 'Flow', 'Drop', 'Far end'].map((text) => ({ text, bold: true })), ...gas.pipes.map((pipe) => [pipe.segment.name, pipe.pipe.size.name, show(pipe.segment.length_m?.value ?? 0, 'length'), show(pipe.flow_m3_s, 'gas-flow'), show(pipe.drop_Pa, 'gas-pressure'), show(pipe.farGauge_Pa, 'gas-pressure')])]),
+      rows(['*', 60, 70, 70, 60, 70], [['Pipe', 'Size', 'Length', 'Flow', 'Drop', 'Far end'].map((text) => ({ text, bold: true })), ...gas.pipes.map((pipe) => [pipe.segment.name, pipe.pipe.size.name, show(pipe.segment.length_m?.value ?? 0, 'length'), show(pipe.flow_m3_s, 'gas-flow'), show(pipe.drop_Pa, 'gas-pressure'), show(pipe.farGauge_Pa, 'gas-pressure')])], 1),
     ] : [{ text: solution.gas.applies ? 'The gas supply is not designed.' : solution.gas.because }]),
   ]
 }
@@ -85,7 +86,7 @@ function testContent(test: JudgedTest, index: number, show: Show, nameOf: (id: s
   const words = { passed: 'Passed', failed: 'Failed', 'cannot-tell': 'Cannot tell', running: 'Not finished' }[verdict.outcome]
   return [
     { text: [bold(`Test ${index + 1}: ${words}. `), `${show(plan.testGauge_Pa, 'gas-pressure')} for ${durationWords(plan.test_s)} after ${durationWords(plan.stabilise_s)} of settling, read by ${test.begun.instrument || 'hand'}, ${nameOf(test.by)}, ${day(test.at)}.`], margin: [0, 4, 0, 0] },
-    ...(figures ? [{ text: `From ${show(figures.start_Pa, 'gas-pressure', 3)} to ${show(figures.end_Pa, 'gas-pressure', 3)}: fell ${show(figures.fall_Pa, 'gas-pressure', 3)} of the ${show(figures.allowance_Pa, 'gas-pressure', 3)} that counts as none${figures.tempChange_K === undefined ? '; no temperature read' : `; temperature changed ${figures.tempChange_K.toFixed(2)} K`}. Smallest leak this could see: ${show(figures.smallestLeak_m3_s, 'leak-flow')}; permitted: ${show(plan.permittedLeak_m3_s, 'leak-flow')}.` } as Content] : []),
+    ...(figures ? [{ text: `From ${show(figures.start_Pa, 'gas-pressure')} to ${show(figures.end_Pa, 'gas-pressure')}: fell ${show(figures.fall_Pa, 'gas-pressure')} of the ${show(figures.allowance_Pa, 'gas-pressure')} that counts as none${figures.tempChange_K === undefined ? '; no temperature read' : `; temperature changed ${figures.tempChange_K.toFixed(2)} K`}. Smallest leak this could see: ${show(figures.smallestLeak_m3_s, 'leak-flow')}; permitted: ${show(plan.permittedLeak_m3_s, 'leak-flow')}.` } as Content] : []),
     ...(verdict.outcome === 'cannot-tell' ? [{ text: verdict.wouldTell } as Content] : []),
     { text: `Method: ${plan.methodSource.says}. Permitted leak: ${plan.permittedLeakSource.says}. Volume ${show(plan.volume_m3, 'small-volume')}.`, color: paperInks['ink-3'], fontSize: 9 },
     drawn(tightnessTrace(test.run, show, { width: 760, height: 220 }, test.notes), 503),

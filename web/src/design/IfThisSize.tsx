@@ -1,5 +1,5 @@
 import type { GasAnswer, PipeSize } from '@hestian/core'
-import { materials, pipeDrop_Pa } from '@hestian/core'
+import { materials, pipeDrop_Pa, tableFlow_m3_s } from '@hestian/core'
 import { useMemo } from 'react'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
@@ -19,9 +19,11 @@ export function IfThisSize({ answer, id }: { readonly answer: GasAnswer; readonl
       const change_Pa = pipeDrop_Pa(pipe.pipe, size, pipe.flow_m3_s, answer.conditions) - pipe.drop_Pa
       const worst_Pa = Math.max(0, ...beyond.map((one) => one.dropTo_Pa)) + change_Pa
       const over_Pa = Math.max(...beyond.map((one) => Math.max(one.dropTo_Pa + change_Pa - answer.allowance_Pa, (one.appliance?.minInletGauge_Pa?.value ?? -Infinity) - (one.farGauge_Pa - change_Pa))), -Infinity)
-      return { size, worst_Pa, over_Pa, current: size.name === pipe.pipe.size.name }
+      const table_m3_s = answer.tableLength_m === undefined || size.outsideDiameter_m === undefined ? undefined : tableFlow_m3_s({ outsideDiameter_m: size.outsideDiameter_m, length_m: answer.tableLength_m })
+      const says = over_Pa > 0 ? `Stop: ${show(over_Pa, 'gas-pressure')} over` : table_m3_s !== undefined && table_m3_s < pipe.flow_m3_s ? `Stop: the table lets it carry ${show(table_m3_s, 'gas-flow')}` : undefined
+      return { size, worst_Pa, says, current: size.name === pipe.pipe.size.name }
     })
-  }, [answer, id, pipe])
+  }, [answer, id, pipe, show])
   if (!pipe) return null
   const index = draft.document.gas.segments.indexOf(pipe.segment)
   return (
@@ -29,11 +31,11 @@ export function IfThisSize({ answer, id }: { readonly answer: GasAnswer; readonl
       <h3>{pipe.segment.name} <small>selected</small></h3>
       <p>If this length were</p>
       <ol>
-        {rows.map(({ size, worst_Pa, over_Pa, current }) => (
+        {rows.map(({ size, worst_Pa, says, current }) => (
           <li key={size.name} data-current={current || undefined}>
             <b>{size.name}</b>
-            <div><span className="tnum">{show(worst_Pa, 'gas-pressure')} to the worst off</span><em data-over={over_Pa > 0 || undefined}>{over_Pa > 0 ? `Stop: ${show(over_Pa, 'gas-pressure')} over` : current ? 'Pass: as drawn' : 'Pass'}</em>{!current && <Button look="text" onPress={() => edit([{ path: ['gas', 'segments', index, 'size'], value: size.name }])}>Use it</Button>}</div>
-            <Mark kind={over_Pa > 0 ? 'stop' : 'pass'} />
+            <div><span className="tnum">{show(worst_Pa, 'gas-pressure')} to the worst off</span><em data-over={says !== undefined || undefined}>{says ?? (current ? 'Pass: as drawn' : 'Pass')}</em>{!current && <Button look="text" onPress={() => edit([{ path: ['gas', 'segments', index, 'size'], value: size.name }])}>Use it</Button>}</div>
+            <Mark kind={says ? 'stop' : 'pass'} />
           </li>
         ))}
       </ol>

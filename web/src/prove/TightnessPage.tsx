@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { useJob } from '../job/JobContext'
 import { ProveSheet } from '../shell/ProveSheet'
 import { Answer, VerdictLine } from '../ui/Answer'
@@ -14,9 +14,11 @@ export function TightnessPage() {
   const { solution, judgement } = useJob()
   const [again, setAgain] = useState<string>()
   const sheet = solution.tightness
+  const last = judgement.tests[judgement.tests.length - 1]
+  // A test that begins or ends puts another page here: its answer is at the top.
+  useEffect(() => document.getElementById('sheet')?.scrollTo(0, 0), [last?.testId, last?.ended])
   if (!sheet.applies) return <SheetPage sheet="P1"><Answer>Nothing to test: <b>{sheet.because}</b></Answer><ProveSheet sheet="P1" /></SheetPage>
   if (!sheet.answer) return <SheetPage sheet="P1"><Answer>The test waits for <b>the gas supply.</b></Answer><VerdictLine>Its volume decides how small a leak the gauge can show. Design it first.</VerdictLine></SheetPage>
-  const last = judgement.tests[judgement.tests.length - 1]
   const running = last && !last.ended ? last : undefined
   if (running) return <SheetPage sheet="P1" findings={[]} margin={<TestLog test={running} />}><RunningTest test={running} /><PastTests tests={judgement.tests.slice(0, -1)} /></SheetPage>
   if (last && again !== last.testId) {

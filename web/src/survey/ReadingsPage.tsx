@@ -21,7 +21,7 @@ export function ReadingsPage() {
   const { coldMainStaticGauge_Pa: main, gasWorkingGauge_Pa: working, incomingTemp_K: incoming } = survey
   const drop = solution.readings.applies ? solution.readings.answer?.staticToWorking_Pa : undefined
   const limit = solution.practice.gas.staticToWorkingLimit_Pa
-  const gasFindings = judgement.sheets.D2.findings.filter((finding) => finding.place.startsWith('survey.'))
+  const gasFindings = judgement.sheets.D2.findings.filter((finding) => finding.place.startsWith('survey.gas'))
   return (
     <SheetPage sheet="S2" findings={gasFindings}>
       <Answer>{main || working

@@ -10,11 +10,11 @@ import { SheetPage } from '../ui/SheetPage'
 import { SurveyRow } from './SurveyRow'
 
 export function SitePage() {
-  const { draft, edit, solution, show } = useJob()
+  const { draft, edit, solution, show, judgement } = useJob()
   const { site, survey, practice } = draft.document
   const atmosphere = solution.site.applies ? solution.site.answer?.atmosphere_Pa : undefined
   return (
-    <SheetPage sheet="S1">
+    <SheetPage sheet="S1" findings={[...judgement.sheets.D1.findings, ...judgement.sheets.D2.findings].filter((finding) => siteFields.some((field) => finding.place === `survey.${field.key}`))}>
       <Answer>{survey.elevation_m
         ? <><b>{site.name}</b> stands at <b>{show(survey.elevation_m.value, 'elevation')}</b>{atmosphere !== undefined && <>, under <b>{show(atmosphere, 'water-pressure')}</b> of air.</>}</>
         : <>How high does <b>{site.name}</b> stand, and who is it for?</>}</Answer>

@@ -51,6 +51,7 @@ function Drawn({ shape, selected, onPick }: { readonly shape: Shape; readonly se
         <>
         <Pick role="button" tabIndex={0} aria-label={shape.label} aria-pressed={selected === shape.id} onClick={pick} onKeyDown={(event) => { if (event.key === 'Enter' || event.key === ' ') { event.preventDefault(); pick() } }}>
           {inner(false)}
+          {shape.shapes.map((part, i) => (part.kind === 'path' && !part.fill ? <path key={i} d={part.d} fill="none" stroke="transparent" strokeWidth={36} pointerEvents="stroke" /> : null))}
         </Pick>
         {/* Its name says what these say; outside it they are not read twice. */}
         <g aria-hidden pointerEvents="none">{inner(true)}</g>

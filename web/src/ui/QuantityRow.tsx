@@ -138,7 +138,7 @@ const CellButton = styled(AriaButton)` background: none; border: 0; padding: 4px
 const Pop = styled(Popover)` background: var(--sheet); border: 1.5px solid var(--ink); width: min(420px, calc(100vw - 16px)); padding: 16px; max-height: 90vh; overflow: auto; `
 const Editor = styled.form`
   display: grid; gap: 12px;
-  label { display: block; font: 650 15px/20px var(--head); }
+  label { display: block; font: 650 15px/20px var(--head); margin-bottom: 4px; } input:focus-visible { outline-offset: -1px; }
   input:not([type='radio']) { width: 100%; min-height: 48px; font: 650 24px/28px var(--text); background: var(--paper); border: 0; border-bottom: 2px solid var(--ink); padding: 4px 8px; }
   [role='radiogroup'] > div { display: flex; gap: 4px; } [role='radiogroup'] + * input { font-size: 16px; font-weight: 400; min-height: 40px; }
   [role='radiogroup'] label { border: 1.5px solid var(--rule); padding: 10px 12px; flex: 1; text-align: center; cursor: pointer; font-weight: 450; }
