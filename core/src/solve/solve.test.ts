@@ -14,6 +14,7 @@ import { applyEdits, readDocument } from '../job/edits'
 import { practiceNames, practices } from '../practice/practices'
 import { showIn } from '../units/format'
 import { worst } from './sheet'
+import { sizesBeside } from './sizesBeside'
 import { solve } from './solve'
 
 const guess = (value: number): Known => ({ value, basis: 'assumed', from: '' })
@@ -85,6 +86,16 @@ test('a pipe too small for the allowance stops; letting Hestian choose clears it
   expect(worst(gasOf(applyEdits(job, finding?.remedy?.edits ?? [])).findings)).not.toBe('stop')
 })
 test('chosen sizes satisfy the table as well as the calculation', () => expect(ids(gasOf(house()).findings)).not.toContain('gas-table-stricter'))
+test('the sizes beside a pipe lose more when smaller, less when larger, and are held against the table too', () => {
+  const answer = gasOf(house()).answer
+  if (!answer) throw new Error('no answer')
+  const rows = sizesBeside(answer, 'a')
+  expect(rows.filter((row) => row.current).map((row) => row.size.name)).toEqual([answer.index.pipe.size.name])
+  expect([...rows].map((row) => row.worst_Pa).sort((a, b) => b - a)).toEqual(rows.map((row) => row.worst_Pa))
+  expect(rows.find((row) => row.current)).toMatchObject({ worst_Pa: answer.index.dropTo_Pa })
+  expect(rows[0]?.tableRefuses_m3_s !== undefined || (rows[0]?.over_Pa ?? 0) > 0).toBe(true)
+  expect(sizesBeside(answer, 'nothing')).toEqual([])
+})
 test('an appliance that no pipe reaches stops', () => {
   const job = house()
   job.appliances.push({ ...blankAppliance({ id: 'hob', name: 'Hob', kind: 'cooktop' }), input_W: read(9000) })

@@ -1,5 +1,5 @@
 import type { JudgedTest } from '@hestian/core'
-import { allowance_Pa, clock, parseQuantity, tightnessTrace } from '@hestian/core'
+import { allowance_Pa, clock, leakRate_m3_s, parseQuantity, tightnessTrace } from '@hestian/core'
 import { useMemo, useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
 import styled from 'styled-components'
@@ -51,7 +51,7 @@ function Sees({ test }: { readonly test: JudgedTest }) {
   const { show, solution } = useJob()
   const { plan } = test.run
   const limit = allowance_Pa(plan)
-  const smallest = (plan.volume_m3 * limit) / (plan.atmosphere_Pa * plan.test_s)
+  const smallest = leakRate_m3_s({ volume_m3: plan.volume_m3, fall_Pa: limit, duration_s: plan.test_s, atmosphere_Pa: plan.atmosphere_Pa })
   const resolves = smallest <= plan.permittedLeak_m3_s * (1 + 1e-6)
   return (
     <Three>

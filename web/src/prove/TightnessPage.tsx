@@ -16,7 +16,7 @@ export function TightnessPage() {
   const sheet = solution.tightness
   const last = judgement.tests[judgement.tests.length - 1]
   // A test that begins or ends puts another page here: its answer is at the top.
-  useEffect(() => document.getElementById('sheet')?.scrollTo(0, 0), [last?.testId, last?.ended])
+  useEffect(() => { document.getElementById('sheet')?.scrollTo(0, 0) }, [last?.testId, last?.ended])
   if (!sheet.applies) return <SheetPage sheet="P1"><Answer>Nothing to test: <b>{sheet.because}</b></Answer><ProveSheet sheet="P1" /></SheetPage>
   if (!sheet.answer) return <SheetPage sheet="P1"><Answer>The test waits for <b>the gas supply.</b></Answer><VerdictLine>Its volume decides how small a leak the gauge can show. Design it first.</VerdictLine></SheetPage>
   const running = last && !last.ended ? last : undefined
