@@ -48,7 +48,8 @@ export function ensureInstalled() {
   }
   if (!fresh) {
     say('installing packages; the database driver may compile for two minutes …')
-    if (spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: 'inherit', env: npmEnv() }).status !== 0) stop('npm ci failed; the lines above say why. Without a network it needs a filled npm cache.')
+    const npm = (command) => spawnSync('npm', [command, '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: 'inherit', env: npmEnv() }).status === 0
+    if (!npm('ci') && !npm('install')) stop('installing failed; the lines above say why. Without a network it needs a filled npm cache.')
   }
   if (!sqliteWorks()) {
     say('compiling the database driver, up to two minutes …')
