@@ -48,8 +48,8 @@ export function ensureInstalled() {
   }
   if (!fresh) {
     say('installing packages; the database driver may compile for two minutes …')
-    const npm = (command) => spawnSync('npm', [command, '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: 'inherit', env: npmEnv() }).status === 0
-    if (!npm('ci') && !npm('install')) stop('installing failed; the lines above say why. Without a network it needs a filled npm cache.')
+    // Not `npm ci`: npm 11 calls a lock file out of step that lists packages of other platforms, and this installs the same versions.
+    if (spawnSync('npm', ['install', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: 'inherit', env: npmEnv() }).status !== 0) stop('installing failed; the lines above say why. Without a network it needs a filled npm cache.')
   }
   if (!sqliteWorks()) {
     say('compiling the database driver, up to two minutes …')
