@@ -125,7 +125,7 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   const copy = Buffer.from(JSON.stringify({ ...file, id: `${file.id.slice(0, 20)}-copy` }))
   await page.goto('/')
   await page.locator('input[type=file]').setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: copy })
-  await expect(page).toHaveURL(/-copy/)
+  await expect(page).toHaveURL(/-copy\/S1$/)
   await goTo(page, 'H1')
   await expect(page.getByRole('heading', { level: 2 })).toContainText('Revision A is signed and frozen')
   await saved(page)
