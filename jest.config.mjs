@@ -7,4 +7,7 @@ export default {
   // Dependencies that are published as ES modules only.
   transformIgnorePatterns: ['/node_modules/(?!(cookie|content-disposition|@fastify/static|mime|@hestian)/)'],
   testEnvironment: 'node',
+  setupFiles: ['<rootDir>/scripts/properties.ts'],
+  // A machine that does other things meanwhile is slow, not wrong.
+  testTimeout: 30000,
 }

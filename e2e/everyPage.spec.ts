@@ -3,11 +3,14 @@ import { createRequire } from 'node:module'
 import { expect, test } from '@playwright/test'
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
-const places = ['/', '/kit', ...['S1', 'S2', 'S3', 'D1', 'D2', 'P1', 'C1', 'H1'].map((sheet) => `/jobs/juniper-ridge/${sheet}`), '/jobs/kestrel-weir/D1', '/jobs/kestrel-weir/D2', '/jobs/kestrel-weir/C1', '/jobs/saltbush-ferry/P1']
+const everySheet = ['/', '/kit', ...['site', 'readings', 'plates', 'place', 'inspection', 'walk', 'heat', 'circuit', 'vessel', 'safety', 'relief', 'gas', 'tightness', 'steps', 'handover'].map((sheet) => `/jobs/juniper-ridge/${sheet}`)]
+const fullest = ['/jobs/kestrel-weir/heat', '/jobs/kestrel-weir/vessel', '/jobs/kestrel-weir/safety', '/jobs/kestrel-weir/gas', '/jobs/kestrel-weir/steps', '/jobs/saltbush-ferry/tightness']
 
+// Every sheet is seen in both themes and at both sizes, the fullest ones in all four ways.
 for (const theme of ['paper', 'cellar']) {
   for (const [name, size] of [['desk', { width: 1280, height: 800 }], ['phone', { width: 390, height: 844 }]] as const) {
-    test(`every page in ${theme} at ${name} size: axe finds nothing, nothing runs off the side, nothing breaks`, async ({ page }) => {
+    const places = (theme === 'paper') === (name === 'desk') ? [...everySheet, ...fullest] : fullest
+    test(`${places === fullest ? 'the fullest pages' : 'every page'} in ${theme} at ${name} size: axe finds nothing, nothing runs off the side, nothing breaks`, async ({ page }) => {
       const broken: string[] = []
       page.on('pageerror', (error) => broken.push(error.message))
       await page.setViewportSize(size)
@@ -16,6 +19,7 @@ for (const theme of ['paper', 'cellar']) {
         await page.goto(place)
         await expect(page.getByRole('main')).toBeVisible()
         await expect(page.getByRole('heading', { level: 2 }).or(page.getByRole('heading', { level: 1 })).first()).toBeVisible()
+        if (place.endsWith('/heat')) await expect(page.getByText(/^Run\. Energy in and out/)).toBeVisible({ timeout: 30_000 })
         await page.evaluate(axe)
         const found = await page.evaluate(async () => {
           const { violations } = await (window as unknown as { axe: { run: (options: object) => Promise<{ violations: { id: string; nodes: { html: string; failureSummary: string }[] }[] }> } }).axe.run({ resultTypes: ['violations'] })
@@ -53,4 +57,63 @@ test('by keyboard alone: begin a job, answer a question, choose from a list', as
   await expect(page.getByRole('button', { name: /^Site elevation 85/ })).toBeFocused()
   await page.keyboard.press('Escape')
   await expect(page.getByRole('heading', { level: 2 })).toContainText('85')
+})
+
+test('by keyboard alone on a phone: look, compare, choose', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.addInitScript(() => localStorage.setItem('who', 'maren-oduya'))
+  const id = 'keyboard-heat'
+  await page.request.post('/api/jobs', { data: { id, name: 'Keyboard Heat', address: '', practice: 'uk-ireland', by: 'maren-oduya' } })
+  const nameOfFocus = () => page.evaluate(() => {
+    const element = document.activeElement
+    if (!element || element === document.body) return ''
+    const labelled = (element.getAttribute('aria-labelledby') ?? '').split(' ').map((one) => document.getElementById(one)?.textContent ?? '').join(' ')
+    return [element.getAttribute('aria-label'), labelled, element.closest('label')?.textContent, element.textContent, element.id ? document.querySelector(`label[for="${CSS.escape(element.id)}"]`)?.textContent : ''].join(' | ')
+  })
+  const tabTo = async (name: RegExp) => {
+    for (let i = 0; i < 120; i++) {
+      await page.keyboard.press('Tab')
+      if (name.test(await nameOfFocus())) return
+    }
+    throw new Error(`Tab never reaches ${name}`)
+  }
+  const answered = page.getByRole('heading', { level: 2 })
+  await page.goto(`/jobs/${id}/plates`)
+  await expect(answered).toBeVisible()
+  await tabTo(/This job makes hot water/)
+  await page.keyboard.press('Space')
+  await page.goto(`/jobs/${id}/readings`)
+  await expect(answered).toBeVisible()
+  await tabTo(/Incoming, coldest/)
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('5 C')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: /^Incoming, coldest of the year 5/ })).toBeFocused()
+  await tabTo(/The stopcock on the main/)
+  await page.keyboard.press('Enter')
+  await tabTo(/Works/)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: /^The stopcock on the main Works/ })).toBeFocused()
+  await page.goto(`/jobs/${id}/heat`)
+  await expect(answered).toContainText('Set two ways side by side')
+  await tabTo(/Set another beside it/)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('option', { name: 'Heats as it runs' })).toBeVisible()
+  await page.keyboard.press('Home')
+  await page.keyboard.press('Enter')
+  await tabTo(/Hot water output of/)
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('24 kW')
+  await page.keyboard.press('Enter')
+  await tabTo(/Chosen/)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('option').first()).toBeVisible()
+  await page.keyboard.press('Home')
+  await page.keyboard.press('Enter')
+  await tabTo(/Because/)
+  await page.keyboard.type('by keyboard')
+  await page.keyboard.press('Enter')
+  await expect(answered).toContainText('keeps up 9.8')
+  await page.reload()
+  await expect(answered).toContainText('keeps up 9.8')
 })

@@ -1,19 +1,10 @@
 import { execFileSync } from 'node:child_process'
-import { expect, test, type Page } from '@playwright/test'
-import { enter, goTo, saved, workAs } from './site'
-
-const newJob = async (page: Page, name: string) => {
-  await page.goto('/')
-  await workAs(page, 'Maren Oduya')
-  await page.getByRole('button', { name: 'New job' }).click()
-  await page.getByRole('textbox', { name: 'Name of the job' }).fill(name)
-  await page.getByRole('button', { name: 'Begin the survey' }).click()
-  await expect(page.getByRole('button', { name: /^Site elevation/ })).toBeVisible()
-}
+import { expect, test } from '@playwright/test'
+import { enter, goTo, newJob, saved, workAs } from './site'
 
 test('wrong input gets a sentence, and what was typed survives a reload', async ({ page }) => {
   await newJob(page, 'Wrong Input House')
-  await goTo(page, 'S2')
+  await goTo(page, 'readings')
   await page.getByRole('button', { name: /^Incoming water/ }).click()
   const dialog = page.getByRole('dialog', { name: 'Incoming water' })
   const field = dialog.getByRole('textbox').first()
@@ -82,7 +73,7 @@ test('two people change one job: different places are merged, the same place is 
 })
 
 test('a server that is killed in the middle of a test loses no acknowledged sample, and the page recovers by itself', async ({ page }) => {
-  await page.goto('/jobs/kestrel-weir/P1')
+  await page.goto('/jobs/kestrel-weir/tightness')
   await workAs(page, 'Tobias Lindqvarn')
   await page.getByRole('button', { name: 'Test again' }).click()
   for (const box of await page.getByRole('checkbox').all()) await box.check({ force: true })
@@ -113,7 +104,7 @@ test('what is typed while the server is away is kept and saved when it is back',
 })
 
 test('an apprentice may confirm and measure but not sign what needs a ticket', async ({ page }) => {
-  await page.goto('/jobs/juniper-ridge/C1')
+  await page.goto('/jobs/juniper-ridge/steps')
   await workAs(page, 'Isla Penhallick')
   await page.getByRole('button', { name: 'Confirm: Proved dead at the boiler' }).click()
   await expect(page.getByRole('button', { name: /waits for somebody with an electrical ticket/ })).toBeDisabled()

@@ -28,7 +28,7 @@ export async function choose(page: Page, label: string, option: string): Promise
 export const saved = (page: Page): Promise<void> => expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeVisible()
 
 export async function goTo(page: Page, sheet: string): Promise<void> {
-  await page.goto(page.url().replace(/\/[A-Z]\d(#.*)?$/, `/${sheet}`))
+  await page.goto(page.url().replace(/\/[a-z]+(#.*)?$/, `/${sheet}`))
   await expect(page.getByRole('main')).toBeVisible()
 }
 
@@ -46,4 +46,25 @@ export async function holdGuards(page: Page): Promise<void> {
     await next.click()
     await expect.poll(() => page.getByLabel('open').count()).toBeLessThan(before)
   }
+}
+
+/** Presses a row that is answered by looking, and gives its answer. */
+export async function look(page: Page, row: string, answer: string): Promise<void> {
+  await page.getByRole('button', { name: new RegExp(`^${escaped(row)}`) }).click()
+  const dialog = page.getByRole('dialog', { name: row })
+  await dialog.getByRole('button', { name: answer, exact: true }).click()
+  await expect(dialog).toBeHidden()
+}
+
+/** A one-page PDF, as a maker's paper. */
+export const paper = (name: string) => ({ name, mimeType: 'application/pdf', buffer: Buffer.from(`%PDF-1.4\n% ${name}\n%%EOF\n`) })
+
+/** Begins a job of that name and stands on its first sheet. */
+export async function newJob(page: Page, name: string): Promise<void> {
+  await page.goto('/')
+  await workAs(page, 'Maren Oduya')
+  await page.getByRole('button', { name: 'New job' }).click()
+  await page.getByRole('textbox', { name: 'Name of the job' }).fill(name)
+  await page.getByRole('button', { name: 'Begin the survey' }).click()
+  await expect(page.getByRole('button', { name: /^Site elevation/ })).toBeVisible()
 }

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { answers, ensureBuilt, ensureInstalled, root, say, start, stop } from './setup.mjs'
@@ -26,6 +27,11 @@ await answers(`${address}/api/people`)
 
 if (!JSON.parse(readFileSync(mark, 'utf8')).seeded) {
   say('loading the demo jobs …')
+  for (const name of readdirSync(join(root, 'demo/evidence')).sort()) {
+    const bytes = readFileSync(join(root, 'demo/evidence', name))
+    const response = await fetch(`${address}/api/evidence/${createHash('sha256').update(bytes).digest('hex')}`, { method: 'PUT', headers: { 'content-type': name.endsWith('.pdf') ? 'application/pdf' : 'image/png' }, body: bytes })
+    if (!response.ok) stop(`demo/evidence/${name} was refused: ${await response.text()}`)
+  }
   for (const name of readdirSync(join(root, 'demo/jobs')).sort()) {
     const response = await fetch(`${address}/api/import`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: readFileSync(join(root, 'demo/jobs', name)) })
     if (!response.ok && response.status !== 409) stop(`demo/jobs/${name} was refused: ${await response.text()}`)

@@ -1,5 +1,5 @@
-import type { JobDocument, JobFile, JobRecord, Judgement, Person, RecordBody, Sample, SheetId, Step, TightnessPlan } from '@hestian/core'
-import { confirmGuard, judge, offKeyOf, putBack, showIn, signStep, solve, surveyFields } from '@hestian/core'
+import type { JobDocument, JobFile, JobRecord, Judgement, Person, RecordBody, Sample, SheetId, Solution, Step, TightnessPlan } from '@hestian/core'
+import { confirmGuard, inspectionItems, judge, lookQuestions, offKeyOf, putBack, showIn, signStep, solve, surveyFields } from '@hestian/core'
 import { people } from './people'
 
 const lead = people[0] as Person
@@ -10,6 +10,7 @@ export class History {
   private readonly samples: Record<string, Sample[]> = {}
   private at_ms: number
   private count = 0
+  private solved: Solution | undefined
 
   constructor(private readonly id: string, private readonly document: JobDocument, start: string) {
     this.at_ms = Date.parse(start)
@@ -36,6 +37,25 @@ export class History {
       const record = this.add({ kind: 'reading', field: `survey.${field.key}`, si: value.value, typed: show(value.value, field.measure), basis: value.basis, instrument: value.from }, by)
       this.document.survey[field.key] = { ...value, recordId: record.id }
       this.later(3)
+    }
+    for (const { key } of lookQuestions) {
+      const seen = this.document.survey.looked[key]
+      if (!seen) continue
+      const record = this.add({ kind: 'looked', field: `survey.looked.${key}`, answer: seen.answer, basis: seen.basis, from: seen.from }, by)
+      Object.assign(seen, { recordId: record.id })
+    }
+    this.solved = undefined
+    return this
+  }
+
+  /** Walks the inspection: what the survey found, or sound; `special` says otherwise, with a snag where one is owed. */
+  inspect(by: Person, special: Readonly<Record<string, { readonly verdict: 'look-again' | 'not-inspected'; readonly note: string; readonly because?: string; readonly snag?: string }>>): this {
+    const { practice } = this.solution()
+    for (const item of inspectionItems(this.document, practice, showIn(practice.units))) {
+      const other = special[item.id]
+      this.add({ kind: 'inspected', item: item.id, verdict: other?.verdict ?? item.suggests ?? 'sound', limit: item.limit, note: other?.note ?? item.found ?? '', because: other?.because ?? '' }, by)
+      if (other?.snag) this.add({ kind: 'snag', what: other.snag, owner: 'Tobias Lindqvarn', due: '2026-12-04', item: item.id })
+      this.later(2)
     }
     return this
   }
@@ -110,8 +130,10 @@ export class History {
     for (const body of signing.bodies) this.add(body)
   }
 
-  private solution() {
-    return solve(this.document)
+  /** Solved once: only the readings change the document, and they forget it. */
+  private solution(): Solution {
+    this.solved ??= solve(this.document)
+    return this.solved
   }
 
   private judgement(): Judgement {

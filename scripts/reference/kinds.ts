@@ -3,8 +3,14 @@ import {
   en12828Size, equivalentLength_m, expansionFraction, fillOfHeight_Pa, fillWindow, finalGauge_Pa, forecastHotPressure, frictionDrop, headOfPressure_m, highCapacity_m3_s, initialGauge_Pa, inOrder, laminarFactor,
   latentHeat_J_kg, leakRate_m3_s, liquidWater, longestLength_m, lowBore_m, lowCapacity_m3_s, lowDrop_Pa, naTestDuration_s, naTestPressure_Pa, netExpansion_m3, nextSize, pipeVolume_m3, potableVessel,
   pressureOfHead_Pa, saturatedLiquid, saturationAbs_Pa, saturationTemp_K, sealedTableVessel_m3, sizeNamed, sumAlong, sumBeyond, swameeJain, tableFlow_m3_s, thermalChange_Pa, timeToSee_s, topGauge_Pa, viscosity_Pas, waterHeld_m3, waterReserve_m3,
-  zeroCelsius_K, atMost,
+  zeroCelsius_K, atMost, copperForUnits_m, deadLeg, firstHour_m3, fixtureUnits, flowForRise_m3_s, hunterFlow_m3_s, loadingUnits, longestWait_s, loopFlow, mixedDraw_m3, mixingRatio, peakFlow_m3_s, pipeLoss_W_m, recoveryUs_m3_s, reheatTime_s, scaldTime_s,
+  storeForPeak, sumOfUnits, toSi, freezingTemp_K, requiredSteam_kg_s, reliefHolds, secondValveGauge_Pa, napierArea_m2, napierSi, napierSteam_kg_s, relievingAbs_Pa, steamOfPower, functionOfExponent, iso4126Steam,
+  membraneInlet_m, potableInlet_m, temperaturePressureHolds, leastD1_m, d2Row, d2For,
+  tabledFlow_m3_s, tabledHeat_W, renouardLow_Pa, renouardMediumAbs_Pa, poleFlow_m3_s, spitzglassFlow_m3_s, carriedFlow_m3_s, hazenWilliams_m, hazenWilliamsUs_Pa, solveWaterTree, sourceNode, clockedInput, meterCorrection, wobbe_J_m3, testGases, workingPressureUk, lockUp, scaledInput_W, billedEnergy_J, circleArea_m2,
+  fromSi, btu_J,
 } from '@hestian/core'
+
+import type { FluidKind, UnitName, ValveOutlet, WaterPipe } from '@hestian/core'
 
 export type Inputs = Readonly<Record<string, unknown>>
 export type Got = Readonly<Record<string, number | string | boolean | undefined>>
@@ -77,6 +83,58 @@ function treeSegmentDrop(inputs: Inputs): Got {
   }
 }
 
+const waterFigures = (inputs: Inputs) => ({ density_kg_m3: num(inputs, 'density_kg_per_m3'), specificHeat_J_kgK: num(inputs, 'specific_heat_J_per_kgK') })
+const lossOf = (pipe: Inputs, air: Inputs) => pipeLoss_W_m(
+  { outsideDiameter_m: num(pipe, 'outside_diameter_m'), insulation_m: opt(pipe, 'insulation_thickness_m') ?? 0, conductivity_W_mK: opt(pipe, 'insulation_conductivity_W_per_mK') ?? 0.035, surfaceCoefficient_W_m2K: opt(pipe, 'surface_coefficient_W_per_m2K') ?? num(air, 'surface_coefficient_W_per_m2K') },
+  { waterTemp_K: kelvin(air, 'water_temperature_degC'), airTemp_K: kelvin(air, 'air_temperature_degC') },
+)
+function hunter(inputs: Inputs, curve: 'flush-tank' | 'flushometer'): Got {
+  const fixtures = inputs.fixtures as { kind: string; count: number }[] | undefined
+  const units = fixtures ? sumOfUnits(fixtureUnits, fixtures) : num(inputs, 'fixture_units')
+  return { fixture_units: fixtures ? units : undefined, flow_m3_per_s: hunterFlow_m3_s(units, inputs.predominant === 'flushometer' ? 'flushometer' : curve) }
+}
+
+const relieving = (inputs: Inputs) => ({ setGauge_Pa: num(inputs, 'set_pressure_gauge_Pa'), overpressure: num(inputs, 'overpressure_fraction'), atmosphere_Pa: atm(inputs) })
+const outlet = (inputs: Inputs) => String(inputs.valve_outlet) as ValveOutlet
+
+const tableRun = (inputs: Inputs) => ({ size: String(inputs.nominal_size), length_m: num(inputs, 'length_m'), drop_Pa: num(inputs, 'pressure_drop_Pa') })
+/** A table's figure, or where it lists no such size or drop, the equation's. */
+const tableOr = (inputs: Inputs, name: 'steel-natural-gas' | 'copper-natural-gas') => tabledFlow_m3_s(name, tableRun(inputs)) ?? lowCapacity_m3_s({ bore_m: num(inputs, 'inside_diameter_m'), length_m: num(inputs, 'length_m'), drop_Pa: num(inputs, 'pressure_drop_Pa'), cr: 0.6094 })
+const otherRun = (inputs: Inputs) => ({ bore_m: num(inputs, 'inside_diameter_m'), length_m: num(inputs, 'length_m') })
+const hwRun = (inputs: Inputs) => ({ ...otherRun(inputs), flow_m3_s: num(inputs, 'flow_m3_per_s'), roughnessC: num(inputs, 'hazen_williams_c') })
+
+interface RefPipe { from: string; to: string; length_m: number; inside_diameter_m: number; roughness_m?: number; hazen_williams_c?: number; loss_coefficient?: number }
+/** A case gives heads over a datum and heights of nodes; core takes gauge pressure at the source and the rise of each pipe. */
+function waterNetwork(inputs: Inputs): Got {
+  const [reservoir] = inputs.reservoirs as { id: string; head_m: number }[]
+  const nodes = inputs.nodes as { id: string; elevation_m: number; demand_m3_per_s: number }[]
+  const density_kg_m3 = 1000
+  const head_Pa = density_kg_m3 * 9.80665
+  const height = (id: string) => nodes.find((node) => node.id === id)?.elevation_m ?? 0
+  const pipes = (inputs.pipes as RefPipe[]).map((pipe): WaterPipe => ({
+    id: pipe.to, from: pipe.from === reservoir?.id ? sourceNode : pipe.from, length_m: pipe.length_m, bore_m: pipe.inside_diameter_m, roughness_m: pipe.roughness_m ?? 0, roughnessC: pipe.hazen_williams_c, lossCoefficient: pipe.loss_coefficient ?? 0,
+    rise_m: height(pipe.to) - height(pipe.from), draw_m3_s: nodes.find((node) => node.id === pipe.to)?.demand_m3_per_s ?? 0,
+  }))
+  const fluid = { density_kg_m3, viscosity_Pas: (opt(inputs, 'kinematic_viscosity_m2_per_s') ?? 1e-6) * density_kg_m3 }
+  const states = solveWaterTree(pipes, () => (reservoir?.head_m ?? 0) * head_Pa, fluid, inputs.formula === 'hazen-williams' ? 'hazen-williams' : 'engine')
+  return Object.fromEntries(states.map((state) => [`pressure_head_${state.id}_m`, state.farGauge_Pa / head_Pa]))
+}
+
+/** A case names units in words. */
+const unitWords: Readonly<Record<string, readonly [UnitName, string]>> = {
+  psi: ['psi', ''], mbar: ['mbar', ''], 'ounce-force per square inch': ['ozIn2', ''], 'inch of water column (conventional, 249.089 Pa)': ['inwc', ''],
+  'thousand Btu/h (International Table)': ['kBtuH', 'power_W'], 'US gallon per minute': ['gpm', 'flow_m3_per_s'], 'cubic foot per hour': ['cfh', 'flow_m3_per_s'],
+}
+function conversion(inputs: Inputs): Got {
+  const value = num(inputs, 'value')
+  if (inputs.unit === 'psi gauge to absolute at 14.696 psi') return { pressure_abs_Pa: toSi(value, 'psi') + 101325 }
+  if (inputs.unit === 'therm (100 000 Btu IT)') return { energy_J: value * 1e5 * btu_J }
+  const [unit, key] = unitWords[String(inputs.unit)] ?? []
+  if (!unit) throw new Error(`the unit ${String(inputs.unit)} is not known here`)
+  const si = toSi(value, unit)
+  return key ? { [key]: si } : { pressure_Pa: si, pressure_mbar: fromSi(si, 'mbar'), pressure_inwc: fromSi(si, 'inwc'), pressure_psi: fromSi(si, 'psi') }
+}
+
 const trapped = (inputs: Inputs) => ({ volume_m3: num(inputs, 'volume_m3'), atmosphere_Pa: atm(inputs) })
 
 export const kinds: Readonly<Record<string, Kind>> = {
@@ -134,6 +192,62 @@ export const kinds: Readonly<Record<string, Kind>> = {
   'fill.fill-pressure': (i) => ({ fill_pressure_gauge_Pa: fillOfHeight_Pa({ height_m: num(i, 'height_m'), margin_Pa: num(i, 'margin_Pa'), density_kg_m3: opt(i, 'density_kg_per_m3'), fillTemp_K: opt(i, 'fill_temperature_degC') === undefined ? undefined : kelvin(i, 'fill_temperature_degC') }) }),
   'fill.top-pressure': (i) => { const top = topGauge_Pa({ readingGauge_Pa: num(i, 'gauge_reading_Pa'), height_m: num(i, 'height_m'), density_kg_m3: num(i, 'density_kg_per_m3') }); return { top_pressure_gauge_Pa: top, margin_kept: atMost(num(i, 'margin_Pa'), top) } },
 
+  'glycol.freezing-point': (i) => { const temp_K = freezingTemp_K({ kind: String(i.glycol) as FluidKind, massFraction: num(i, 'mass_fraction') }); return { freezing_point_degC: temp_K === undefined ? undefined : temp_K - zeroCelsius_K } },
+
+  'relief.asme4-required-steam': (i) => ({ required_steam_kg_per_s: requiredSteam_kg_s(num(i, 'boiler_output_W')) }),
+  'relief.capacity-check': (i) => { const holds = reliefHolds({ protects_W: num(i, 'boiler_output_W'), capacity_W: num(i, 'valve_capacity_W'), setGauge_Pa: num(i, 'valve_set_gauge_Pa'), maxWorkingGauge_Pa: num(i, 'max_working_pressure_gauge_Pa') }); return { capacity_ok: holds.capacity, setting_ok: holds.setting, acceptable: holds.capacity && holds.setting } },
+  'relief.asme4-second-valve': (i) => ({ second_valve_set_max_gauge_Pa: secondValveGauge_Pa(num(i, 'max_working_pressure_gauge_Pa')) }),
+  'relief.napier-capacity': (i) => ({ relieving_pressure_abs_Pa: relievingAbs_Pa(relieving(i)), steam_flow_kg_per_s: napierSteam_kg_s({ ...relieving(i), area_m2: num(i, 'flow_area_m2'), coefficient: num(i, 'coefficient') }) }),
+  'relief.napier-coefficient-si': (i) => ({ coefficient_kg_per_s_m2_Pa: napierSi(num(i, 'coefficient_lb_per_h_in2_psi')) }),
+  'relief.napier-required-area': (i) => { const steam_kg_s = requiredSteam_kg_s(num(i, 'boiler_output_W')); return { required_steam_kg_per_s: steam_kg_s, flow_area_m2: napierArea_m2({ ...relieving(i), steam_kg_s, coefficient: num(i, 'coefficient') }) } },
+  'relief.steam-from-power': (i) => { const made = steamOfPower(num(i, 'power_W'), relieving(i)); return { saturation_temperature_degC: made.boilingTemp_K - zeroCelsius_K, latent_heat_J_per_kg: made.latent_J_kg, steam_flow_kg_per_s: made.steam_kg_s } },
+  'relief.iso4126-function-of-k': (i) => ({ factor_C: functionOfExponent(num(i, 'isentropic_exponent')) }),
+  'relief.iso4126-steam': (i) => { const through = iso4126Steam({ ...relieving(i), bore_m: num(i, 'bore_m'), coefficient: num(i, 'derated_coefficient'), exponent: opt(i, 'isentropic_exponent') }); return { steam_flow_kg_per_s: through.steam_kg_s, relievable_power_W: through.power_W } },
+  'relief.membrane-valve-table': (i) => ({ inlet_nominal_diameter_m: membraneInlet_m(num(i, 'boiler_output_W'), num(i, 'set_pressure_gauge_Pa')) }),
+  'relief.potable-valve-table': (i) => ({ inlet_nominal_diameter_m: potableInlet_m({ store_m3: num(i, 'storage_volume_m3'), heater_W: num(i, 'heater_power_W') }) }),
+  'relief.tp-valve': (i) => {
+    const [temp_F, psi] = [opt(i, 'temperature_degF'), opt(i, 'pressure_psi')]
+    if (temp_F !== undefined && psi !== undefined) return { temperature_degC: toSi(temp_F, 'F') - zeroCelsius_K, pressure_gauge_Pa: toSi(psi, 'psi') }
+    const holds = temperaturePressureHolds({ input_W: num(i, 'heater_input_W'), capacity_W: num(i, 'valve_capacity_W'), setGauge_Pa: num(i, 'valve_set_gauge_Pa'), maxWorkingGauge_Pa: num(i, 'max_working_pressure_gauge_Pa'), openTemp_K: kelvin(i, 'valve_temperature_degC') })
+    return { capacity_ok: holds.capacity, pressure_ok: holds.pressure, temperature_ok: holds.temperature, acceptable: holds.capacity && holds.pressure && holds.temperature }
+  },
+  'relief.discharge-pipe-row': (i) => { const row = d2Row(outlet(i), num(i, 'd2_outside_diameter_m')); return { d1_outside_diameter_min_m: leastD1_m(outlet(i)), d2_length_max_m: row?.straight_m, bend_equivalent_length_m: row?.bend_m } },
+  'relief.discharge-pipe-size': (i) => { const size = d2For({ outlet: outlet(i), straight_m: num(i, 'd2_straight_length_m'), bends: num(i, 'elbow_count') }); return { d2_outside_diameter_m: size?.outsideDiameter_m, permitted_straight_length_m: size?.permitted_m, within_table: size !== undefined } },
+
+  'gas-pipe.table-sch40-ng': (i) => ({ flow_m3_per_s: tableOr(i, 'steel-natural-gas') }),
+  'gas-pipe.table-copper-ng': (i) => ({ flow_m3_per_s: tableOr(i, 'copper-natural-gas') }),
+  'gas-pipe.table-sch40-propane': (i) => ({ heat_W: tabledHeat_W(tableRun(i)) ?? lowCapacity_m3_s({ ...otherRun(i), drop_Pa: num(i, 'pressure_drop_Pa'), cr: 1.2462 }) * num(i, 'heating_value_gross_J_per_m3') }),
+  'gas-pipe.renouard-low': (i) => ({ pressure_drop_Pa: renouardLow_Pa({ ...otherRun(i), flow_m3_s: num(i, 'flow_m3_per_s'), relativeDensity: num(i, 'corrected_relative_density') }) }),
+  'gas-pipe.renouard-medium': (i) => ({ outlet_pressure_abs_Pa: renouardMediumAbs_Pa({ ...otherRun(i), flow_m3_s: num(i, 'flow_m3_per_s'), relativeDensity: num(i, 'corrected_relative_density'), inletAbs_Pa: num(i, 'inlet_pressure_abs_Pa') }) }),
+  'gas-pipe.pole': (i) => ({ flow_m3_per_s: poleFlow_m3_s({ ...otherRun(i), drop_Pa: num(i, 'pressure_drop_Pa'), relativeDensity: num(i, 'relative_density') }) }),
+  'gas-pipe.spitzglass-low': (i) => ({ flow_m3_per_s: spitzglassFlow_m3_s({ ...otherRun(i), drop_Pa: num(i, 'pressure_drop_Pa'), relativeDensity: num(i, 'relative_density') }) }),
+  'gas-pipe.velocity': (i) => ({ velocity_m_per_s: carriedFlow_m3_s(num(i, 'flow_reference_m3_per_s'), { meterGauge_Pa: num(i, 'pressure_gauge_Pa'), atmosphere_Pa: atm(i) }) / circleArea_m2(num(i, 'inside_diameter_m')) }),
+
+  'water-pipe.hazen-williams': (i) => ({ head_loss_m: hazenWilliams_m(hwRun(i)) }),
+  'water-pipe.hazen-williams-us': (i) => ({ pressure_drop_Pa: hazenWilliamsUs_Pa(hwRun(i)) }),
+  'water-pipe.network': waterNetwork,
+
+  'gas-rate.clock-metric': (i) => {
+    const heat = { gross: num(i, 'calorific_value_gross_J_per_m3'), net: opt(i, 'calorific_value_net_J_per_m3') }
+    const corrected = opt(i, 'gas_pressure_gauge_Pa') !== undefined && opt(i, 'gas_temperature_degC') !== undefined
+    const correction = corrected ? meterCorrection({ gasGauge_Pa: num(i, 'gas_pressure_gauge_Pa'), atmosphere_Pa: atm(i), gasTemp_K: kelvin(i, 'gas_temperature_degC'), referenceAbs_Pa: opt(i, 'reference_pressure_abs_Pa') ?? 101325, referenceTemp_K: (opt(i, 'reference_temperature_degC') ?? 15) + zeroCelsius_K }) : 1
+    const { gross_W } = clockedInput({ volume_m3: num(i, 'volume_m3'), time_s: num(i, 'duration_s'), grossHeat_J_m3: heat.gross, correction })
+    return { correction_factor: corrected ? correction : undefined, heat_input_gross_W: gross_W, heat_input_net_W: heat.net === undefined ? undefined : gross_W * (heat.net / heat.gross) }
+  },
+  'gas-rate.clock-imperial': (i) => { const { flow_m3_s, gross_W } = clockedInput({ volume_m3: num(i, 'volume_m3'), time_s: num(i, 'duration_s'), grossHeat_J_m3: num(i, 'calorific_value_gross_J_per_m3') }); return { flow_m3_per_s: flow_m3_s, heat_input_gross_W: gross_W } },
+  'gas-rate.wobbe': (i) => ({ wobbe_net_J_per_m3: wobbe_J_m3(num(i, 'calorific_value_net_J_per_m3'), num(i, 'relative_density')), wobbe_gross_J_per_m3: wobbe_J_m3(num(i, 'calorific_value_gross_J_per_m3'), num(i, 'relative_density')) }),
+  'gas-rate.net-gross': (i) => {
+    const ratio = num(i, 'calorific_value_gross_J_per_m3') / num(i, 'calorific_value_net_J_per_m3')
+    const [net, gross] = [opt(i, 'heat_input_net_W'), opt(i, 'heat_input_gross_W')]
+    return { ratio_gross_net: ratio, heat_input_gross_W: net === undefined ? gross : net * ratio, heat_input_net_W: gross === undefined ? net : gross / ratio }
+  },
+  'gas-rate.billing-energy': (i) => ({ energy_J: billedEnergy_J(num(i, 'volume_m3'), num(i, 'correction_factor'), num(i, 'calorific_value_gross_J_per_m3')) }),
+  'gas-rate.test-pressures': (i) => { const gas = testGases[String(i.test_gas)]; return { nominal_Pa: gas?.nominal_Pa, minimum_Pa: gas?.least_Pa, maximum_Pa: gas?.most_Pa } },
+  'gas-rate.working-pressure-uk': (i) => { const held = workingPressureUk({ meterGauge_Pa: num(i, 'meter_working_gauge_Pa'), applianceGauge_Pa: num(i, 'appliance_working_gauge_Pa') }); return { meter_ok: held.meter, drop_Pa: held.drop_Pa, drop_ok: held.drop, acceptable: held.meter && held.drop } },
+  'gas-rate.lockup': (i) => { const rise = lockUp({ staticGauge_Pa: num(i, 'static_gauge_Pa'), runningGauge_Pa: num(i, 'running_gauge_Pa') }); return { rise_Pa: rise.rise_Pa, rise_fraction: rise.riseRatio } },
+  'gas-rate.injector-scaling': (i) => ({ heat_input_gross_new_W: scaledInput_W({ input_W: num(i, 'heat_input_gross_W'), fromWobbe_J_m3: num(i, 'wobbe_gross_initial_J_per_m3'), toWobbe_J_m3: num(i, 'wobbe_gross_new_J_per_m3'), fromGauge_Pa: num(i, 'pressure_gauge_initial_Pa'), toGauge_Pa: num(i, 'pressure_gauge_new_Pa') }) }),
+  'gas-rate.conversion': conversion,
+
   'gas-pipe.nfpa54-cr': (i) => ({ cr: crOfGas({ relativeDensity: num(i, 'relative_density'), temp_K: num(i, 'temperature_K'), viscosity_Pas: num(i, 'dynamic_viscosity_Pa_s') }) }),
   'gas-pipe.schedule40-inside-diameter': (i) => ({ inside_diameter_m: sizeNamed('steel-schedule-40', String(i.nominal_size))?.bore_m }),
   'gas-pipe.nfpa54-low-capacity': (i) => ({ flow_m3_per_s: lowCapacity_m3_s({ ...gasRun(i), bore_m: num(i, 'inside_diameter_m'), drop_Pa: num(i, 'pressure_drop_Pa') }) }),
@@ -182,5 +296,45 @@ export const kinds: Readonly<Record<string, Kind>> = {
 
   'gas-rate.altitude-derate': (i) => { const factor = altitudeFactor(num(i, 'altitude_m')); return { derate_factor: factor, input_derated_W: factor * num(i, 'input_W') } },
   'gas-rate.standard-atmosphere': (i) => ({ atmospheric_pressure_Pa: atmosphereAt_Pa(num(i, 'altitude_m')) }),
+  'water-pipe.flow-for-heat': (i) => {
+    const given = opt(i, 'density_kg_per_m3') !== undefined && opt(i, 'specific_heat_J_per_kgK') !== undefined
+    const flow = flowForRise_m3_s({ power_W: num(i, 'power_W'), rise_K: num(i, 'temperature_difference_K'), ...(given ? waterFigures(i) : { rule: 'us' as const }) })
+    return { flow_m3_per_s: flow, mass_flow_kg_per_s: given ? flow * num(i, 'density_kg_per_m3') : undefined }
+  },
+  'water-pipe.hunter-tank': (i) => hunter(i, 'flush-tank'),
+  'water-pipe.hunter-valve': (i) => hunter(i, 'flushometer'),
+  'water-pipe.en806-loading-unit': (i) => ({ loading_units: sumOfUnits(loadingUnits, [{ kind: String(i.fixture), count: 1 }]) }),
+  'water-pipe.en806-loading-sum': (i) => {
+    const units = sumOfUnits(loadingUnits, Object.entries(i.fixtures as Record<string, number>).map(([kind, count]) => ({ kind, count })))
+    return { loading_units: units, outside_diameter_m: copperForUnits_m(units) }
+  },
+  'water-pipe.din1988-peak': (i) => ({ peak_flow_m3_per_s: peakFlow_m3_s(num(i, 'sum_flow_m3_per_s'), { a: num(i, 'a'), b: num(i, 'b'), c: num(i, 'c') }) }),
+
+  'hot-water.reheat': (i) => ({ time_s: reheatTime_s({ volume_m3: num(i, 'volume_m3'), coldTemp_K: kelvin(i, 'cold_temperature_degC'), hotTemp_K: kelvin(i, 'hot_temperature_degC'), power_W: num(i, 'power_W'), efficiencyRatio: num(i, 'efficiency'), standingLoss_W: num(i, 'standing_loss_W'), ...waterFigures(i) }) }),
+  'hot-water.instantaneous': (i) => ({ flow_m3_per_s: flowForRise_m3_s({ power_W: num(i, 'power_W'), rise_K: num(i, 'temperature_rise_K'), efficiencyRatio: opt(i, 'efficiency') ?? 1, ...(opt(i, 'density_kg_per_m3') === undefined ? { rule: 'us' as const } : waterFigures(i)) }) }),
+  'hot-water.recovery-us': (i) => ({ flow_m3_per_s: recoveryUs_m3_s({ power_W: num(i, 'power_W'), rise_K: num(i, 'temperature_rise_K'), efficiencyRatio: opt(i, 'efficiency') ?? 1 }) }),
+  'hot-water.mixing': (i) => {
+    const ratio = mixingRatio({ hotTemp_K: kelvin(i, 'hot_temperature_degC'), coldTemp_K: kelvin(i, 'cold_temperature_degC'), mixedTemp_K: kelvin(i, 'mixed_temperature_degC') })
+    const flow = num(i, 'mixed_flow_kg_per_s')
+    return { hot_fraction: ratio, hot_flow_kg_per_s: ratio === undefined ? undefined : ratio * flow, cold_flow_kg_per_s: ratio === undefined ? undefined : (1 - ratio) * flow }
+  },
+  'hot-water.mixed-draw': (i) => ({ mixed_volume_m3: mixedDraw_m3({ store_m3: num(i, 'storage_volume_m3'), usableRatio: num(i, 'usable_fraction'), hotTemp_K: kelvin(i, 'hot_temperature_degC'), coldTemp_K: kelvin(i, 'cold_temperature_degC'), mixedTemp_K: kelvin(i, 'mixed_temperature_degC') }) }),
+  'hot-water.first-hour': (i) => ({ first_hour_volume_m3: firstHour_m3({ store_m3: num(i, 'storage_volume_m3'), usableRatio: num(i, 'usable_fraction'), recovery_m3_s: num(i, 'recovery_flow_m3_per_s') }) }),
+  'hot-water.pipe-heat-loss': (i) => { const each = lossOf(i, i); return { heat_loss_per_length_W_per_m: each, heat_loss_W: each * num(i, 'length_m') } },
+  'hot-water.loop-flow': (i) => {
+    const segments = i.segments as Inputs[] | undefined
+    const loss = opt(i, 'loop_loss_W') ?? (segments ?? []).reduce((sum, segment) => sum + lossOf(segment, i) * num(segment, 'length_m'), 0)
+    const flow = loopFlow({ loss_W: loss, drop_K: num(i, 'temperature_drop_K'), density_kg_m3: opt(i, 'density_kg_per_m3'), specificHeat_J_kgK: opt(i, 'specific_heat_J_per_kgK') })
+    return { flow_m3_per_s: flow.flow_m3_s, mass_flow_kg_per_s: flow.flow_kg_s, heat_loss_W: segments ? loss : undefined }
+  },
+  'hot-water.scald-time': (i) => ({ time_s: scaldTime_s(kelvin(i)) }),
+  'hot-water.dead-leg': (i) => {
+    const { volume_m3, wait_s } = deadLeg((i.segments as Inputs[]).map((segment) => ({ bore_m: num(segment, 'inside_diameter_m'), length_m: num(segment, 'length_m') })), num(i, 'flow_m3_per_s'))
+    return { volume_m3, time_s: wait_s, within_limit: atMost(wait_s, opt(i, 'time_limit_s') ?? longestWait_s) }
+  },
+  'hot-water.storage-for-peak': (i) => {
+    const peak = storeForPeak({ mixed_m3: num(i, 'mixed_volume_m3'), duration_s: num(i, 'duration_s'), power_W: num(i, 'power_W'), usableRatio: num(i, 'usable_fraction'), hotTemp_K: kelvin(i, 'hot_temperature_degC'), coldTemp_K: kelvin(i, 'cold_temperature_degC'), mixedTemp_K: kelvin(i, 'mixed_temperature_degC'), ...waterFigures(i) })
+    return { hot_volume_needed_m3: peak?.needed_m3, hot_volume_produced_m3: peak?.made_m3, storage_volume_m3: peak?.store_m3 }
+  },
   'hot-water.pipe-content': (i) => ({ volume_per_length_m3_per_m: pipeVolume_m3(num(i, 'inside_diameter_m'), 1) }),
 }

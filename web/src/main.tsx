@@ -1,22 +1,35 @@
 import '@fontsource-variable/atkinson-hyperlegible-next'
 import '@fontsource-variable/special-gothic/standard.css'
+import type { JobState } from '@hestian/core'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { StrictMode } from 'react'
+import { I18nProvider } from 'react-aria-components'
 import { createRoot } from 'react-dom/client'
 import { BrowserRouter } from 'react-router'
 import { ApiError } from './api/client'
 import { App } from './shell/App'
+import { withRecord } from './api/queries'
+import { outbox } from './sync/outbox'
 import { GlobalStyle } from './ui/GlobalStyle'
 
 const client = new QueryClient({ defaultOptions: { queries: { retry: (count, error) => count < 8 && !(error instanceof ApiError && error.code !== 'offline'), retryDelay: (attempt) => Math.min(4000, 300 * 2 ** attempt), refetchOnWindowFocus: true, staleTime: 2000 } } })
 
+// What was just delivered stays on the page until the server's own copy comes.
+outbox.onDelivered = (entry) => {
+  if (entry.kind === 'record') client.setQueryData<JobState>(['job', entry.jobId], (state) => state && withRecord(state, entry.record))
+}
+void outbox.open()
+
 createRoot(document.getElementById('root') ?? document.body).render(
   <StrictMode>
     <QueryClientProvider client={client}>
-      <BrowserRouter>
-        <GlobalStyle />
-        <App />
-      </BrowserRouter>
+      {/* Days are typed year first, which reads the same everywhere. */}
+      <I18nProvider locale="en-CA">
+        <BrowserRouter>
+          <GlobalStyle />
+          <App />
+        </BrowserRouter>
+      </I18nProvider>
     </QueryClientProvider>
   </StrictMode>,
 )

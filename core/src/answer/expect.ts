@@ -1,13 +1,15 @@
 /** Refuses a caller's mistake: every named figure must be finite and above zero. */
 export function expectAbove0(figures: Readonly<Record<string, number>>): void {
-  for (const [name, value] of Object.entries(figures)) {
+  for (const name in figures) {
+    const value = figures[name] ?? NaN
     if (!(value > 0) || !Number.isFinite(value)) throw new RangeError(`${name} is ${value}; it must be above 0`)
   }
 }
 
 /** Refuses a caller's mistake: every named figure must be finite and 0 or more. */
 export function expectNotNegative(figures: Readonly<Record<string, number>>): void {
-  for (const [name, value] of Object.entries(figures)) {
+  for (const name in figures) {
+    const value = figures[name] ?? NaN
     if (!(value >= 0) || !Number.isFinite(value)) throw new RangeError(`${name} is ${value}; it must be 0 or more`)
   }
 }

@@ -1,20 +1,19 @@
 import type { Practice } from '../practice/practices'
 import type { Show } from '../units/format'
 import type { Finding, FindingId } from './finding'
-
-export interface Worded {
-  /** One sentence, at most two lines. */
-  readonly head: string
-  readonly why: string
-}
-
-type Wording = (told: { readonly f: (key: string) => number; readonly n: (index: number) => string; readonly show: Show; readonly practice: Practice }) => Worded
+import { heatWordings } from './heatWording'
+import { pressureWordings } from './pressureWording'
+import { surveyWordings } from './surveyWording'
+import type { Wording, Worded } from './worded'
 
 const water = (show: Show, si: number) => show(si, 'water-pressure')
 const gasP = (show: Show, si: number) => show(si, 'gas-pressure')
 
 /** Every finding's sentence and its why, made here and nowhere else, in the words of the practice. */
 const wordings: Readonly<Record<FindingId, Wording>> = {
+  ...surveyWordings,
+  ...heatWordings,
+  ...pressureWordings,
   'relief-above-weakest': ({ f, n, show, practice }) => ({
     head: `The ${practice.words.reliefValve} at ${water(show, f('reliefSetGauge_Pa'))} is above what the ${n(0)} stands.`,
     why: `${n(0)} is rated ${water(show, f('limitGauge_Pa'))}. A ${practice.words.reliefValve} set higher lets the weakest part go first.`,
@@ -59,6 +58,7 @@ const wordings: Readonly<Record<FindingId, Wording>> = {
   'gas-working-assumed': ({ f, show }) => ({ head: `${gasP(show, f('meterGauge_Pa'))} at the meter is assumed.`, why: 'The design starts from the working pressure at full load, and nobody has read it. Never start from the static pressure.' }),
   'gas-length-assumed': ({ f, n, show }) => ({ head: `${show(f('length_m'), 'length')} of ${n(0)} is a guess.`, why: `Another ${show(f('spare_m'), 'length')} uses up what the index appliance has to spare.` }),
   'gas-branch-over-feeder': ({ n }) => ({ head: `${n(0)} is larger than ${n(1)} that feeds it.`, why: 'It does no harm, and no good either.' }),
+  'gas-load-on-branch': ({ n }) => ({ head: `${n(0)} hangs on ${n(1)}, where pipes branch off.`, why: 'Give it a pipe of its own, so that it can be shut and capped without the others.' }),
   'gas-appliance-unfed': ({ n }) => ({ head: `No pipe reaches ${n(0)}.`, why: 'Its load is missing from every pipe on the way.' }),
   'gas-minimum-unknown': ({ n }) => ({ head: `The least inlet pressure of ${n(0)} is not read.`, why: 'Only the allowance of the pipe is checked for it. The plate or manual says.' }),
   'gas-altitude': ({ f, show }) => ({

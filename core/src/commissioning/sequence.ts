@@ -2,6 +2,7 @@ import type { OffState } from '../job/records'
 import type { Appliance, JobDocument } from '../job/document'
 import type { Practice } from '../practice/practices'
 import type { Ticket } from '../practice/tickets'
+import { fitted } from '../survey/asked'
 import type { Measure } from '../units/measure'
 
 /** What must hold before a step is offered. `seen` is confirmed by eye; the others are judged from the records. */
@@ -68,7 +69,7 @@ const step = (part: Omit<Step, 'guards' | 'leavesOff' | 'restores'> & Partial<Pi
 /** The order of work from an empty circuit to a running one. A job without a heating circuit gets its heater's own. */
 export function commissioningSequence(document: JobDocument, practice: Practice, targets: SequenceTargets): readonly Step[] {
   if (document.heating) return heatingSequence(practice, targets)
-  const heater = document.appliances.find((appliance) => appliance.kind === 'storage-heater' || appliance.kind === 'instantaneous-heater')
+  const heater = fitted(document.appliances).find((appliance) => appliance.kind === 'storage-heater' || appliance.kind === 'instantaneous-heater')
   return heater ? heaterSequence(heater, practice, targets) : []
 }
 
@@ -108,7 +109,7 @@ function heatingSequence(practice: Practice, t: SequenceTargets): readonly Step[
     step({
       id: 'vessel-charge', title: `Set the ${words.vessel} charge, water side empty.`, short: 'Vessel charge, empty', why: 'A charge read against water is the water’s pressure, not the charge. This is the only moment it can be trusted.',
       guards: [seen('empty', 'Water side open and empty')],
-      reading: { label: 'Charge, gauge', measure: 'water-pressure', ...(t.chargeGauge_Pa === undefined ? {} : { target: t.chargeGauge_Pa, least: t.chargeGauge_Pa - vessel.fillTolerance_Pa, most: t.chargeGauge_Pa + vessel.fillTolerance_Pa }), limitSays: 'within the fill tolerance of the design' },
+      reading: { label: 'Charge, gauge', measure: 'water-pressure', ...(t.chargeGauge_Pa === undefined ? {} : { target: t.chargeGauge_Pa, least: t.chargeGauge_Pa - vessel.fillTolerance_Pa, most: t.chargeGauge_Pa + vessel.fillTolerance_Pa }), limitSays: 'within the fill tolerance of the charge for the temperature of the day' },
     }),
     step({
       id: 'relief-check', title: `Check the ${words.reliefValve} and where it ends.`, short: 'Relief and its end', ticket: practice.unventedTicket ? 'unvented' : 'gas', why: 'No pressure on any vessel without its relief, and its discharge, in place.',
@@ -131,7 +132,7 @@ function heatingSequence(practice: Practice, t: SequenceTargets): readonly Step[
     step({
       id: 'cold-fill', title: 'Read the cold fill.', short: 'Cold fill', why: 'Every hot pressure follows from this one. The design’s window keeps the reserve in and the relief dry.',
       guards: [seen('still', 'Circuit full, vented and cold')],
-      reading: { label: 'At the fill point, gauge', measure: 'water-pressure', ...(fill === undefined ? {} : { target: fill, least: fill - vessel.fillTolerance_Pa, most: fill + vessel.fillTolerance_Pa }), limitSays: 'within the fill tolerance of the design' },
+      reading: { label: 'At the fill point, gauge', measure: 'water-pressure', ...(fill === undefined ? {} : { target: fill, least: fill - vessel.fillTolerance_Pa, most: fill + vessel.fillTolerance_Pa }), limitSays: 'within the fill tolerance of the charge for the temperature of the day' },
     }),
     ...(lever ? [] : [step({
       id: 'link-off', title: 'Shut, disconnect and cap the filling link.', short: 'Link off and capped', why: 'A link left on lets the main into the heating, and heating water into the main.',

@@ -1,7 +1,13 @@
 import { z } from 'zod'
 import { JobDocument } from '../job/document'
+import { evidenceTypes } from '../job/known'
 import { JobRecord, RecordBody, SampleSchema } from '../job/records'
 import { practiceNames } from '../practice/practices'
+import { sheetIds } from '../solve/sheet'
+import type { Measure } from '../units/measure'
+import { ranges } from '../units/measure'
+import type { UnitName } from '../units/units'
+import { units } from '../units/units'
 import { tickets } from '../practice/tickets'
 import type { RefusalCode } from './refusals'
 import { refusals } from './refusals'
@@ -19,7 +25,15 @@ const refusalCodes = Object.keys(refusals) as [RefusalCode, ...RefusalCode[]]
 export const Refused = z.object({ code: z.enum(refusalCodes), says: z.string(), current: z.unknown().optional() })
 export type Refused = z.infer<typeof Refused>
 
-export const PersonSchema = z.object({ id, name: z.string(), role: z.string(), tickets: z.array(z.enum(tickets)) })
+const measures = Object.keys(ranges) as [Measure, ...Measure[]]
+const unitNames = Object.keys(units) as [UnitName, ...UnitName[]]
+
+/** The units a person reads in, where they are not the job's: each must measure what it is put for. */
+export const OwnUnits = z.partialRecord(z.enum(measures), z.enum(unitNames)).refine((chosen) => Object.entries(chosen).every(([measure, unit]) => unit === undefined || units[unit].kind === ranges[measure as Measure].kind), 'a unit that does not measure that')
+export type OwnUnits = z.infer<typeof OwnUnits>
+
+export const PersonSchema = z.object({ id, name: z.string(), role: z.string(), tickets: z.array(z.enum(tickets)), units: OwnUnits.optional() })
+export const PersonParams = z.object({ personId: id })
 
 export const RevisionInfo = z.object({ letter: z.string(), at: z.string(), by: z.string(), signed: z.boolean() })
 export type RevisionInfo = z.infer<typeof RevisionInfo>
@@ -33,7 +47,35 @@ export const JobState = z.object({
 })
 export type JobState = z.infer<typeof JobState>
 
-export const JobBoard = z.array(JobState)
+export const boardStages = ['survey', 'design', 'prove', 'commission', 'handover', 'done'] as const
+export const boardSorts = ['changed', 'name', 'number', 'stage', 'waiting'] as const
+
+/** A job as the board shows it. */
+export const BoardRow = z.object({
+  id, number: z.string(), name: z.string(), address: z.string(), practice: z.enum(practiceNames), stage: z.enum(boardStages), sheet: z.enum(sheetIds),
+  /** What it waits for, in a few words. */
+  waits: z.string(),
+  /** Who can do that: a ticket, or anybody. */
+  waitsOn: z.string(),
+  stops: z.number().int(), fixes: z.number().int(), off: z.number().int(), snags: z.number().int(),
+  /** Share of each stage, in the order of {@link boardStages} without the last. */
+  shares: z.array(z.number()), frozen: z.string().nullable(), archived: z.boolean(), changedAt: z.string(),
+})
+export type BoardRow = z.infer<typeof BoardRow>
+
+export const BoardQuery = z.object({
+  find: z.string().max(200, 'at most 200 characters').default(''), stage: z.enum([...boardStages, 'all']).default('all'), sort: z.enum(boardSorts).default('changed'), archived: z.enum(['no', 'yes']).default('no'),
+  page: z.coerce.number().int().min(1).max(1e6).default(1), size: z.coerce.number().int().min(1).max(100).default(25),
+})
+export type BoardQuery = z.infer<typeof BoardQuery>
+export const BoardPage = z.object({ rows: z.array(BoardRow), total: z.number().int(), page: z.number().int(), size: z.number().int(), jobs: z.number().int(), withOff: z.number().int(), archived: z.number().int(), byStage: z.record(z.string(), z.number().int()) })
+export type BoardPage = z.infer<typeof BoardPage>
+
+export const ArchiveJob = z.object({ by: id, archived: z.boolean() })
+export const DuplicateJob = z.object({ id, by: id, name: z.string().trim().min(1, 'the job needs a name').max(120, 'at most 120 characters') })
+
+export const EvidenceParams = z.object({ hash: z.string().regex(/^[0-9a-f]{64}$/, 'a SHA-256 in hex') })
+export const EvidenceStored = z.object({ hash: z.string(), type: z.enum(evidenceTypes), bytes: z.number().int() })
 
 export const NewJob = z.object({ id, name: z.string().trim().min(1, 'the job needs a name').max(120, 'at most 120 characters'), address: z.string().max(300, 'at most 300 characters'), practice: z.enum(practiceNames), by: id })
 export type NewJob = z.infer<typeof NewJob>
@@ -50,7 +92,7 @@ const act = { id: z.string().min(8).max(60).regex(/^[\w-]+$/), by: id }
 export const ConfirmGuard = z.object({ ...act, guardId: z.string().min(1).max(60) })
 export const SignStep = z.object({ ...act, reading: z.object({ si: z.number().finite(), typed: z.string().max(80) }).optional() })
 export const Act = z.object(act)
-export const ProveSheet = z.object({ ...act, sheet: z.string().max(4) })
+export const ProveSheet = z.object({ ...act, sheet: z.enum(sheetIds) })
 export const BeginTest = z.object({
   ...act, testId: z.string().min(8).max(60).regex(/^[\w-]+$/),
   how: z.discriminatedUnion('reading', [

@@ -21,6 +21,8 @@ export const refusals = {
   'not-a-job-file': { status: 400, means: 'The file is not a job exported from here, or it was changed.' },
   'already-here': { status: 409, means: 'A job with this id is already here.' },
   'different-record': { status: 409, means: 'A record with this id is already stored, with other contents.' },
+  'not-evidence': { status: 400, means: 'The file is not a photograph or paper that is kept here, or carries what it should not.' },
+  'no-such-evidence': { status: 404, means: 'No file of this hash is kept here.' },
   'too-large': { status: 413, means: 'The request is larger than is accepted.' },
   'no-such-place': { status: 404, means: 'There is nothing at this address.' },
 } as const satisfies Record<string, { status: number; means: string }>

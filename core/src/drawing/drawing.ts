@@ -19,7 +19,18 @@ export type Shape =
   | { readonly kind: 'text'; readonly at: Point; readonly spans: readonly Span[]; readonly size: number; readonly anchor?: 'start' | 'middle' | 'end'; readonly ink?: Ink }
   | { readonly kind: 'icon'; readonly at: Point; readonly icon: VerdictIcon; readonly size: number }
   /** Parts that are picked together, named for who cannot see them. */
-  | { readonly kind: 'pick'; readonly id: string; readonly label: string; readonly shapes: readonly Shape[] }
+  | { readonly kind: 'pick'; readonly id: string; readonly label: string; readonly shapes: readonly Shape[]; readonly slide?: Slide; /** A slide's value in words. */ readonly says?: string }
+
+/** What may be moved along a scale: how far, in what steps, and where zero lies. SI. */
+export interface Slide {
+  readonly value: number
+  readonly least: number
+  readonly most: number
+  readonly step: number
+  /** Where 0 stands on the drawing, and how far up one unit reaches. */
+  readonly zeroY: number
+  readonly perUnit: number
+}
 
 export type Point = readonly [number, number]
 

@@ -1,6 +1,9 @@
 import fc from 'fast-check'
 import { cubicFoot_m3, foot_m, inch_m, inchWater_Pa } from '../units/units'
 import { effectiveLength_m, tableFlow_m3_s } from './bs6891'
+import { capacityTables, tabledFlow_m3_s } from './capacityTables'
+import { poleFlow_m3_s, renouardLow_Pa, renouardMediumAbs_Pa, spitzglassFlow_m3_s } from './otherEquations'
+import { sizesByMethods } from './sizingMethods'
 import { chooseSizes, treeCost, type PipeToSize } from './chooseSizes'
 import { fuelGases } from './fuel'
 import type { GasConditions, SizedPipe } from './network'
@@ -77,25 +80,28 @@ test('a ring or an orphan is set apart, not followed for ever', () => {
 })
 
 /** Small random trees with loads at their ends. */
-const anyTree = fc.array(fc.record({ parent: fc.nat(), length_m: fc.double({ min: 1, max: 12, noNaN: true }), load_W: fc.integer({ min: 5000, max: 60000 }) }), { minLength: 1, maxLength: 5 })
-const asPipes = (rows: readonly { parent: number; length_m: number; load_W: number }[]): PipeToSize[] => {
+const anyTree = fc.array(fc.record({ parent: fc.nat(), length_m: fc.double({ min: 1, max: 12, noNaN: true }), load_W: fc.integer({ min: 5000, max: 60000 }), allowed_Pa: fc.double({ min: 20, max: 250, noNaN: true }), stays: fc.option(fc.nat({ max: 5 }), { freq: 6 }) }), { minLength: 1, maxLength: 5 })
+const asPipes = (rows: readonly { parent: number; length_m: number; load_W: number; allowed_Pa?: number; stays?: number | null }[]): PipeToSize[] => {
   const parents = rows.map((row, i) => (i === 0 ? -1 : (row.parent % (i + 1)) - 1))
   return rows.map((row, i): PipeToSize => {
     const leaf = !parents.includes(i)
-    return { id: `p${i}`, from: parents[i] === -1 ? 'meter' : `p${parents[i]}`, length_m: row.length_m, elbows: 1, branchTees: 0, material: 'steel-schedule-40', load_W: leaf ? row.load_W : 0, ...(leaf ? { dropAllowed_Pa: 124.5 } : {}) }
+    return { id: `p${i}`, from: parents[i] === -1 ? 'meter' : `p${parents[i]}`, length_m: row.length_m, elbows: 1, branchTees: 0, material: 'steel-schedule-40', load_W: leaf ? row.load_W : 0, ...(leaf ? { dropAllowed_Pa: row.allowed_Pa ?? 124.5 } : {}), ...(row.stays === undefined || row.stays === null ? {} : { fixed: materials['steel-schedule-40'].sizes[row.stays] as PipeSize }) }
   })
 }
+/** What the free pipes cost: those that stay are paid for. */
+const costOf = (sized: readonly (PipeToSize & { readonly size: PipeSize })[]) => treeCost(sized.filter((one) => one.fixed === undefined))
 /** The slow plain way: every combination of the first six sizes. */
 function bruteForce(pipes: readonly PipeToSize[]): number {
   const choices = materials['steel-schedule-40'].sizes.slice(0, 6)
   let best = Infinity
   const pick = (index: number, chosen: PipeSize[]): void => {
-    if (index < pipes.length) { for (const one of choices) pick(index + 1, [...chosen, one]); return }
-    const sized = pipes.map((one, i): SizedPipe => ({ ...one, size: chosen[i] as PipeSize }))
-    const ordered = sized.every((one) => { const feeder = sized.find((other) => other.id === one.from); return !feeder || one.size.bore_m <= feeder.size.bore_m })
-    if (!ordered || treeCost(sized) >= best) return
+    const fixed = pipes[index]?.fixed
+    if (index < pipes.length) { for (const one of fixed ? [fixed] : choices) pick(index + 1, [...chosen, one]); return }
+    const sized = pipes.map((one, i) => ({ ...one, size: chosen[i] as PipeSize }))
+    const ordered = sized.every((one) => { const feeder = sized.find((other) => other.id === one.from); return !feeder || pipes.find((other) => other.id === one.from)?.fixed !== undefined || one.size.bore_m <= feeder.size.bore_m })
+    if (!ordered || costOf(sized) >= best) return
     const states = solveGasTree(sized, conditions)
-    if (pipes.every((one) => one.dropAllowed_Pa === undefined || (states.find((state) => state.id === one.id)?.dropTo_Pa ?? Infinity) <= one.dropAllowed_Pa + 1e-9)) best = treeCost(sized)
+    if (pipes.every((one) => one.dropAllowed_Pa === undefined || (states.find((state) => state.id === one.id)?.dropTo_Pa ?? Infinity) <= one.dropAllowed_Pa + 1e-9)) best = costOf(sized)
   }
   pick(0, [])
   return best
@@ -105,11 +111,61 @@ test('chosen sizes are the least metal that keeps every pressure: as brute force
   const sizes = chooseSizes(pipes, conditions)
   const plain = bruteForce(pipes)
   if (!sizes) return expect(plain).toBe(Infinity)
-  const cost = treeCost(pipes.map((one) => ({ ...one, size: sizes.get(one.id) as PipeSize })))
+  const sized = pipes.map((one) => ({ ...one, size: sizes.get(one.id) as PipeSize }))
+  const states = solveGasTree(sized, conditions)
+  for (const one of pipes) expect((states.find((state) => state.id === one.id)?.dropTo_Pa ?? 0) - (one.dropAllowed_Pa ?? Infinity)).toBeLessThan(1e-6)
+  const cost = costOf(sized)
   if (plain < Infinity) expect(cost).toBeCloseTo(plain, 9)
-}), { numRuns: 60 }))
+}), { numRuns: 500 }))
 test('a fixed pipe stays, and an impossible supply is said to be impossible', () => {
   const fixed = asPipes([{ parent: 0, length_m: 6, load_W: 20000 }]).map((one) => ({ ...one, fixed: size('2') }))
   expect(chooseSizes(fixed, conditions)?.get('p0')?.name).toBe('2')
   expect(chooseSizes(asPipes([{ parent: 0, length_m: 12, load_W: 60000 }]).map((one) => ({ ...one, dropAllowed_Pa: 1e-9 })), conditions)).toBeUndefined()
 })
+
+describe('the usual ways of sizing', () => {
+  const sizedTree = (rows: Parameters<typeof asPipes>[0]) => { const pipes = asPipes(rows); const sizes = chooseSizes(pipes, conditions); return sizes && pipes.map((one): SizedPipe => ({ ...one, size: sizes.get(one.id) as PipeSize })) }
+  const free = anyTree.map((rows) => rows.map((row) => ({ ...row, stays: null, allowed_Pa: 124.5 })))
+  test('choosing the whole tree at once never takes more metal than the longest length, nor that less than the branch', () => fc.assert(fc.property(free, (rows) => {
+    const sized = sizedTree(rows)
+    if (!sized) return
+    const [longest, branch, here] = sizesByMethods(sized, conditions, { allowance_Pa: 124.5, byTable: false })
+    if (longest?.metal_m2 === undefined || branch?.metal_m2 === undefined || here?.metal_m2 === undefined) return
+    expect(branch.metal_m2).toBeLessThanOrEqual(longest.metal_m2 + 1e-12)
+    // The longest length keeps every pressure, and bores that only shrink: so it is among what the choice chose from.
+    const states = solveGasTree(sized.map((pipe) => ({ ...pipe, size: longest.sizes.get(pipe.id) as PipeSize })), conditions)
+    const shrinks = sized.every((pipe) => pipe.from === 'meter' || (longest.sizes.get(pipe.id)?.bore_m ?? 0) <= (longest.sizes.get(pipe.from)?.bore_m ?? 0))
+    if (shrinks && sized.every((pipe) => pipe.load_W === 0 || (states.find((state) => state.id === pipe.id)?.dropTo_Pa ?? Infinity) <= 124.5)) expect(here.metal_m2).toBeLessThanOrEqual(longest.metal_m2 + 1e-12)
+  }), { numRuns: 200 }))
+  test('the longest length is the same for every pipe, a branch goes by what is beyond it', () => {
+    const sized = sizedTree([{ parent: 0, length_m: 5, load_W: 0 }, { parent: 1, length_m: 10, load_W: 20000 }, { parent: 1, length_m: 2, load_W: 10000 }]) ?? []
+    const [longest, branch] = sizesByMethods(sized, conditions, { allowance_Pa: 124.5, byTable: false })
+    expect(new Set(longest?.lengths_m.values()).size).toBe(1)
+    expect(branch?.lengths_m.get('p2') ?? 0).toBeLessThan(longest?.lengths_m.get('p2') ?? 0)
+    expect(branch?.lengths_m.get('p1')).toBeCloseTo(longest?.lengths_m.get('p1') ?? 0, 9)
+  })
+})
+// NFPA 54 / IFGC tables, from memory.
+test.each([['steel-natural-gas', '3/4', 40, 0.5, 170], ['steel-natural-gas', '1', 41, 0.5, 284], ['steel-natural-gas', '2', 60, 0.3, 1160], ['copper-natural-gas', '1/2', 20, 0.5, 77]] as const)('%s %s at %d ft and %d in wc carries %d ft³/h', (name, size, feet, drop, cfh) => expect((tabledFlow_m3_s(name, { size, length_m: feet * 0.3048, drop_Pa: drop * 249.08891 }) ?? 0) * 3600 / 0.028316846592).toBeCloseTo(cfh, 6))
+test('a table says nothing of what it does not list', () => {
+  expect(tabledFlow_m3_s('steel-natural-gas', { size: '3/4', length_m: 100, drop_Pa: 124.544 })).toBeUndefined()
+  expect(tabledFlow_m3_s('steel-natural-gas', { size: '7/8', length_m: 3, drop_Pa: 124.544 })).toBeUndefined()
+  expect(tabledFlow_m3_s('copper-natural-gas', { size: '1/4', length_m: 30, drop_Pa: 124.544 })).toBeUndefined()
+})
+test('the tables lie at or below their equation, by little', () => {
+  for (const [feet, row] of capacityTables['steel-natural-gas'][0].rows) row.forEach((cfh, i) => {
+    const bore_m = materials['steel-schedule-40'].sizes[i]?.bore_m ?? 0
+    const equation = (lowCapacity_m3_s({ bore_m, length_m: feet * 0.3048, drop_Pa: 124.544, cr: 0.6094 }) * 3600) / 0.028316846592
+    expect((cfh ?? 0) / equation).toBeGreaterThan(0.96)
+    expect((cfh ?? 0) / equation).toBeLessThan(1.02)
+  })
+})
+const flowAndBore = fc.tuple(fc.double({ min: 1e-4, max: 5e-3, noNaN: true }), fc.double({ min: 0.012, max: 0.06, noNaN: true }), fc.double({ min: 1, max: 60, noNaN: true }))
+test('the other equations: more flow, more drop; and Renouard’s two forms agree for a small drop', () => fc.assert(fc.property(flowAndBore, ([flow_m3_s, bore_m, length_m]) => {
+  const run = { bore_m, length_m, relativeDensity: 0.6 }
+  expect(renouardLow_Pa({ ...run, flow_m3_s: flow_m3_s * 1.1 })).toBeGreaterThan(renouardLow_Pa({ ...run, flow_m3_s }))
+  const drop_Pa = renouardLow_Pa({ ...run, flow_m3_s })
+  if (drop_Pa < 500) { const outlet = renouardMediumAbs_Pa({ ...run, flow_m3_s, inletAbs_Pa: 103000 }); expect(Math.abs(103000 - (outlet ?? 0) - drop_Pa) / drop_Pa).toBeLessThan(0.06) }
+  expect(poleFlow_m3_s({ ...run, drop_Pa: 200 })).toBeCloseTo(poleFlow_m3_s({ ...run, drop_Pa: 100 }) * Math.SQRT2, 12)
+  expect(spitzglassFlow_m3_s({ ...run, drop_Pa: 200 })).toBeGreaterThan(spitzglassFlow_m3_s({ ...run, drop_Pa: 100 }))
+})))

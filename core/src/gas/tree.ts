@@ -10,15 +10,16 @@ export const meterNode = 'meter'
 /** Branches reachable from the meter, each after the one it leaves; those that are not (an orphan, a ring) come apart. */
 export function inOrder<B extends Branch>(branches: readonly B[]): { readonly ordered: readonly B[]; readonly unreached: readonly B[] } {
   const children = new Map<string, B[]>()
-  for (const branch of branches) children.set(branch.from, [...(children.get(branch.from) ?? []), branch])
+  for (const branch of branches) { const beside = children.get(branch.from); if (beside) beside.push(branch); else children.set(branch.from, [branch]) }
   const ordered: B[] = []
   const waiting = [...(children.get(meterNode) ?? [])]
   const seen = new Set<string>()
-  for (let branch = waiting.shift(); branch; branch = waiting.shift()) {
+  // The list grows while it is walked: breadth first, in the order given.
+  for (const branch of waiting) {
     if (seen.has(branch.id)) continue
     seen.add(branch.id)
     ordered.push(branch)
-    waiting.push(...(children.get(branch.id) ?? []))
+    for (const next of children.get(branch.id) ?? []) waiting.push(next)
   }
   return { ordered, unreached: branches.filter((branch) => !seen.has(branch.id)) }
 }

@@ -53,7 +53,8 @@ export function frictionDrop(run: Run, fluid: Fluid): { readonly drop_Pa: number
   expectNotNegative({ length_m: run.length_m, flow_m3_s: run.flow_m3_s, roughness_m: run.roughness_m, lossCoefficient: run.lossCoefficient ?? 0 })
   const velocity_m_s = run.flow_m3_s / circleArea_m2(run.bore_m)
   const reynolds = (fluid.density_kg_m3 * velocity_m_s * run.bore_m) / fluid.viscosity_Pas
-  if (reynolds === 0) return { drop_Pa: 0, velocity_m_s, reynolds, factor: 0 }
+  // Below this 64/Re runs out of numbers; the drop has long been nothing.
+  if (reynolds < 1e-12) return { drop_Pa: 0, velocity_m_s, reynolds, factor: 0 }
   const factor = reynolds <= laminarReynolds ? laminarFactor(reynolds) : colebrook({ reynolds, roughnessRatio: run.roughness_m / run.bore_m })
   const dynamic_Pa = (fluid.density_kg_m3 * velocity_m_s ** 2) / 2
   return { drop_Pa: ((factor * run.length_m) / run.bore_m + (run.lossCoefficient ?? 0)) * dynamic_Pa, velocity_m_s, reynolds, factor }

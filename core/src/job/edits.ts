@@ -1,5 +1,9 @@
 import type { Edit } from '../answer/finding'
+import { blankSchools } from '../practice/schools'
 import { JobDocument } from './document'
+import { blankHeat, blankHotWater } from './hotWaterDocument'
+import { blankHeating, blankPan, blankSafety } from './pressureDocument'
+import { blankLooked, blankSurvey } from './surveyDocument'
 
 /** A document with values written at paths; nothing else changes and the first is left alone. An unknown path is a RangeError. */
 export function applyEdits(document: JobDocument, edits: readonly Edit[]): JobDocument {
@@ -25,8 +29,44 @@ export function readDocument(raw: unknown): { readonly ok: true; readonly docume
   return { ok: false, says }
 }
 
+type Raw = Record<string | number, unknown>
+const rows = (value: unknown): Raw[] => (Array.isArray(value) ? value.filter(isBranch) : [])
+
+/** Version 2 asks more of the survey, and holds the heat and hot water. What version 1 did not ask is 'not looked at yet'. */
+function fromFirst(raw: Raw): Raw {
+  const site = isBranch(raw.site) ? raw.site : {}
+  const { seismic, ...place } = site
+  const shakes = seismic === true ? { answer: 'yes', basis: 'read', from: 'Site, earlier version' } : null
+  const heats = rows(raw.appliances).some((one) => one.kind !== 'boiler' && one.kind !== 'cooktop' && one.kind !== 'other-gas')
+  return {
+    ...raw, version: 2, site: place, schools: blankSchools, parts: [], heat: blankHeat, hotWater: heats ? blankHotWater : null,
+    survey: { ...blankSurvey, ...(isBranch(raw.survey) ? raw.survey : {}), looked: { ...blankLooked, shakes } },
+    appliances: rows(raw.appliances).map((one) => ({ stay: 'new', madeYear: null, papers: { manual: null, installation: null, charts: null }, photos: [], ...one })),
+  }
+}
+
+/** Version 3 holds the whole pressure side: zones of the circuit, settings of the store, relief valves and where their water goes. */
+function fromSecond(raw: Raw): Raw {
+  const heating = isBranch(raw.heating) ? raw.heating : undefined
+  const names = [...new Set(rows(heating?.emitters).map((one) => (typeof one.zone === 'string' ? one.zone.trim() : '')).filter((zone) => zone !== ''))]
+  const zones = names.map((name, i) => ({ id: `zone-${i + 1}`, name, heatZoneId: sameName(raw, name), load_W: null, difference_K: null, alone: false }))
+  const idOf = (zone: unknown) => zones.find((one) => typeof zone === 'string' && one.name === zone.trim())?.id ?? null
+  return {
+    ...raw, version: 3, reliefs: [], pan: blankPan,
+    schools: { ...blankSchools, ...(isBranch(raw.schools) ? raw.schools : {}) },
+    hotWater: isBranch(raw.hotWater) ? { ...raw.hotWater, safety: blankSafety } : raw.hotWater,
+    heating: heating ? {
+      ...blankHeating(null), ...heating, zones,
+      emitters: rows(heating.emitters).map(({ zone, ...one }) => ({ ...one, zoneId: idOf(zone), type: null, loadEach_W: null })),
+      pipes: rows(heating.pipes).map((one) => ({ ...one, run_m: null, bends: 0, zoneId: null, carries: 'all' })),
+    } : raw.heating,
+  }
+}
+
+const sameName = (raw: Raw, name: string): unknown => (isBranch(raw.heat) ? (rows(raw.heat.zones).find((zone) => zone.name === name)?.id ?? null) : null)
+
 /** Steps that bring an older document forward, by the version they start from. Version 1 is the first. */
-const upgrades: Readonly<Record<number, (raw: Record<string, unknown>) => Record<string, unknown>>> = {}
+const upgrades: Readonly<Record<number, (raw: Raw) => Raw>> = { 1: fromFirst, 2: fromSecond }
 
 /** Brings a document of any earlier version to the current one; anything else comes back as it is, for the schema to refuse. */
 export function upgradeDocument(raw: unknown): unknown {

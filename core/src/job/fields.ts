@@ -1,5 +1,7 @@
 import type { Measure } from '../units/measure'
-import type { Appliance, ApplianceKind, JobDocument } from './document'
+import type { Appliance, ApplianceKind, JobDocument, Part } from './document'
+import type { Known } from './known'
+import type { PartKind } from './surveyDocument'
 
 /** A question of the survey: where its answer stands, what it measures, and what it decides. */
 export interface Field {
@@ -12,18 +14,22 @@ export interface Field {
   readonly how: string
 }
 
-export type SurveyKey = { [K in keyof JobDocument['survey']]: K extends 'gasLoad' | 'fuel' | 'sizeOn' ? never : K }[keyof JobDocument['survey']]
+export type SurveyKey = { [K in keyof JobDocument['survey']]: JobDocument['survey'][K] extends Known ? K : never }[keyof JobDocument['survey']]
 
 const field = (key: SurveyKey, label: string, measure: Measure, how: string, why: string) => ({ key, label, measure, how, why })
 
 export const siteFields = [
   field('elevation_m', 'Site elevation', 'elevation', 'Map', 'Sets the local atmosphere, which every vessel and every gas volume is worked against.'),
   field('topEmitterHeight_m', 'Highest emitter above fill', 'length', 'Tape', 'Its weight of water is the least the fill and the charge can be.'),
+  field('topOutletHeight_m', 'Highest outlet above the main', 'length', 'Tape', 'Its weight of water comes off what the main gives.'),
 ] as const
 
 export const waterFields = [
   field('coldMainStaticGauge_Pa', 'Cold main, static', 'water-pressure', 'Gauge at a tap, all taps shut', 'The most that can reach the filling connection, and what the heater is protected from.'),
   field('incomingTemp_K', 'Incoming water', 'temperature', 'Thermometer in a running tap', 'The colder it comes, the more heat each litre needs.'),
+  field('incomingColdestTemp_K', 'Incoming, coldest of the year', 'temperature', 'Water company, or last winter', 'Hot water is designed on it: in late winter every litre needs most.'),
+  field('incomingWarmestTemp_K', 'Incoming, warmest of the year', 'temperature', 'Water company, or last summer', 'Shows how much easier a summer day is. Nothing is designed on it.'),
+  field('hardness_kg_m3', 'Hardness', 'hardness', 'Drop test, or the water company', 'Hard water furs plates and coils: softening, and the lower flow temperature.'),
   field('fillTemp_K', 'Water when filled', 'temperature', 'Thermometer, or the incoming water', 'Expansion is counted from here.'),
   field('maxFlowTemp_K', 'Hottest flow', 'temperature', 'Boiler setting', 'Expansion is counted up to here, or to the limit if that is higher.'),
   field('highLimitTemp_K', 'High limit acts at', 'temperature', 'Plate or manual', 'The hottest the water can become before the burner is stopped.'),
@@ -32,11 +38,17 @@ export const waterFields = [
 export const gasFields = [
   field('gasStaticGauge_Pa', 'At the meter, nothing burning', 'gas-pressure', 'Gauge at the meter test point', 'Shows the regulator locks up. The design never starts from it.'),
   field('gasWorkingGauge_Pa', 'At the meter, working', 'gas-pressure', 'Gauge at the meter test point, appliances on', 'The design starts here: it is what the pipe has to spend.'),
+  field('gasMeter_m3_s', 'Meter is badged for', 'gas-flow', 'Badge on the meter', 'With everything burning it must not be passed.'),
+  field('gasDistance_m', 'Meter to the new appliance', 'length', 'Tape, along the pipe', 'Decides the size of the pipe before it is drawn.'),
 ] as const
 
-export const surveyFields: readonly (Field & { readonly key: SurveyKey })[] = [...siteFields, ...waterFields, ...gasFields]
+export const placeFields = [
+  field('ignitionHeight_m', 'Flame above the floor', 'length', 'Tape, or the drawing in the manual', 'Vapour of fuel lies low: in a garage an unsealed flame stands up.'),
+] as const
 
-type PlateKey = { [K in keyof Appliance]: K extends 'id' | 'name' | 'kind' | 'inputSaid' ? never : K }[keyof Appliance]
+export const surveyFields: readonly (Field & { readonly key: SurveyKey })[] = [...siteFields, ...waterFields, ...gasFields, ...placeFields]
+
+type PlateKey = { [K in keyof Appliance]: Appliance[K] extends Known ? K : never }[keyof Appliance]
 
 export interface PlateField extends Field {
   readonly key: PlateKey
@@ -65,3 +77,18 @@ export const applianceWords: Readonly<Record<ApplianceKind, string>> = {
 }
 
 export const burnsGas = (kind: ApplianceKind): boolean => burns.includes(kind)
+
+type PartKey = { [K in keyof Part]: Part[K] extends Known ? K : never }[keyof Part]
+
+/** What is read from the tag of a vessel or valve. */
+export const partFields: readonly (Field & { readonly key: PartKey; readonly kinds: readonly PartKind[] })[] = [
+  { key: 'setGauge_Pa', label: 'Set at', measure: 'water-pressure', how: 'Tag', why: 'No part behind it may be weaker.', kinds: ['relief-valve', 'temperature-pressure-valve', 'reducing-valve'] },
+  { key: 'openTemp_K', label: 'Opens at', measure: 'temperature', how: 'Tag', why: 'It must open before the water can boil.', kinds: ['temperature-pressure-valve'] },
+  { key: 'capacity_W', label: 'Capacity', measure: 'power', how: 'Tag', why: 'It must carry away more than the burner puts in.', kinds: ['relief-valve', 'temperature-pressure-valve'] },
+  { key: 'volume_m3', label: 'Volume', measure: 'small-volume', how: 'Label', why: 'What it can take in.', kinds: ['expansion-vessel'] },
+  { key: 'chargeGauge_Pa', label: 'Charge found', measure: 'water-pressure', how: 'Gauge, water side empty', why: 'Lost charge is the commonest reason for a weeping relief.', kinds: ['expansion-vessel'] },
+]
+
+export const partWords: Readonly<Record<PartKind, string>> = {
+  'expansion-vessel': '{vessel}', 'relief-valve': '{reliefValve}', 'temperature-pressure-valve': '{temperatureRelief}', 'reducing-valve': '{reducingValve}',
+}

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { ranges } from '../units/measure'
-import { siteBases } from './document'
+import { day, photos, siteBases } from './known'
+import { Draught } from './surveyDocument'
 
 const id = z.string().min(8).max(60).regex(/^[\w-]+$/, 'letters, digits, - and _')
 const short = z.string().max(200)
@@ -34,7 +35,13 @@ export const SampleSchema = z.object({
 
 /** What a record says, by kind. Appended, never changed; a correction is a new record that names the one it replaces. */
 export const RecordBody = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('reading'), field: z.string().min(1).max(120), si: finite, typed: z.string().max(80), basis: z.enum(siteBases), instrument: short }),
+  z.object({ kind: z.literal('reading'), field: z.string().min(1).max(120), si: finite, typed: z.string().max(80), basis: z.enum(siteBases), instrument: short, photos: photos.optional() }),
+  z.object({ kind: z.literal('looked'), field: z.string().min(1).max(120), answer: z.string().min(1).max(60), basis: z.enum(siteBases), from: short, note: z.string().max(500).optional(), photos: photos.optional() }),
+  z.object({ kind: z.literal('draught'), trial: Draught.omit({ recordId: true }) }),
+  z.object({ kind: z.literal('inspected'), item: z.string().min(1).max(60), verdict: z.enum(['sound', 'look-again', 'unsafe', 'not-inspected']), limit: z.string().max(400), note: z.string().max(500), because: short, photos: photos.optional() }),
+  z.object({ kind: z.literal('snag'), what: z.string().trim().min(3, 'say what it is').max(400), owner: z.string().trim().min(1, 'who does it').max(80), due: day.nullable(), item: z.string().max(60).optional() }),
+  z.object({ kind: z.literal('snag-done'), snag: id }),
+  z.object({ kind: z.literal('chosen-option'), optionId: z.string().max(60), name: short, because: z.string().max(400) }),
   z.object({ kind: z.literal('off'), name: short.min(1), state: z.enum(offStates), where: short, because: short, backBefore: z.string().max(60).optional(), stepId: z.string().max(60).optional(), testId: z.string().max(60).optional() }),
   z.object({ kind: z.literal('put-back'), off: id }),
   z.object({ kind: z.literal('test-begun'), testId: id, plan: TightnessPlanSchema, reading: z.enum(['streamed', 'typed']), gaugeId: z.string().max(60).optional(), instrument: short, settleFrom_ms: instant_ms, prepared: z.array(short).max(60) }),
@@ -43,7 +50,7 @@ export const RecordBody = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('test-ended'), testId: id, early: z.boolean() }),
   z.object({ kind: z.literal('repaired'), testId: id, what: z.string().trim().min(3, 'say what was repaired').max(400) }),
   z.object({ kind: z.literal('step'), stepId: z.string().min(1).max(60), guards: z.array(z.string().max(80)).max(20), si: finite.optional(), typed: z.string().max(80).optional() }),
-  z.object({ kind: z.literal('prove-sheet'), sheet: z.string().max(10), restsOn: z.string().max(120) }),
+  z.object({ kind: z.literal('prove-sheet'), sheet: z.string().max(20), restsOn: z.string().max(120) }),
   z.object({ kind: z.literal('signature'), typedName: z.string().trim().min(2, 'type your name').max(120), revision: z.string().max(4), restsOn: z.string().max(120), ticketsHeld: z.array(z.string().max(40)).max(10) }),
 ])
 export type RecordBody = z.infer<typeof RecordBody>

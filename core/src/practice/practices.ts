@@ -2,15 +2,16 @@ import type { Source } from '../answer/sources'
 import { sources } from '../answer/sources'
 import type { GasMethod } from '../gas/network'
 import type { MaterialName } from '../gas/pipes'
+import type { InletKind } from '../safety/inletGroup'
 import type { UnitSet } from '../units/measure'
-import { inchWater_Pa, psi_Pa } from '../units/units'
+import { inch_m, inchWater_Pa, psi_Pa, toSi } from '../units/units'
 import { metricSizes_m3, usSizes_m3 } from '../vessel/catalogue'
 
 export const practiceNames = ['uk-ireland', 'north-america', 'australia-new-zealand'] as const
 export type PracticeName = (typeof practiceNames)[number]
 
 /** The trade's words, which differ by place. */
-export interface Vocabulary {
+export type Vocabulary = Readonly<Record<string, string>> & {
   readonly vessel: string
   readonly pump: string
   readonly fillDevice: string
@@ -22,6 +23,14 @@ export interface Vocabulary {
   readonly emitter: string
   readonly reliefValve: string
   readonly gasEmergency: string
+  /** What carries burnt gas away. */
+  readonly flue: string
+  /** What stands under a heater. */
+  readonly pan: string
+  readonly airGap: string
+  readonly lagging: string
+  readonly temperatureRelief: string
+  readonly reducingValve: string
 }
 
 /** Data and rules of one place. A figure whose source is 'assumed' is a setting to confirm locally. */
@@ -67,6 +76,59 @@ export interface Practice {
     readonly permittedLeakSource: Source
     readonly source: Source
   }
+  readonly survey: {
+    /** Static pressure past which a reducing valve is wanted. */
+    readonly staticLimitGauge_Pa: number
+    readonly staticLimitSource: Source
+    /** Working pressure a natural gas meter shows under load, where the practice states one. */
+    readonly meterRange_Pa?: readonly [number, number]
+    /** Height of an unsealed flame above a garage floor. */
+    readonly garageFlame_m: number
+  }
+  readonly hotWater: {
+    readonly storeTemp_K: number
+    /** Hotter than this at an outlet is mixed down. */
+    readonly safeOutletTemp_K: number
+    readonly safeOutletSource: Source
+    readonly mixedTemp_K: number
+    readonly demand: 'hunter' | 'loading-units'
+    readonly demandSource: Source
+    readonly wantedGauge_Pa: number
+    readonly flowTemp_K: number
+  }
+  readonly circuit: {
+    /** Flow less return where a zone says nothing. */
+    readonly difference_K: number
+    readonly velocityMost_m_s: number
+    readonly gradientMost_Pa_m: number
+  }
+  readonly safety: {
+    /** What a reducing valve for a store is set to. */
+    readonly reducingGauge_Pa: number
+    /** Where the pressure after it should not pass, gauge: the vessel is sized to it; undefined takes it from the expansion relief. */
+    readonly maxGauge_Pa?: number
+    readonly expansionReliefGauge_Pa?: number
+    readonly temperatureReliefGauge_Pa: number
+    readonly temperatureReliefTemp_K: number
+    /** Hottest that the cut-out may act at. */
+    readonly cutOutMost_K: number
+    /** Parts that the cold feed of a store is to have. */
+    readonly inlet: readonly InletKind[]
+    readonly source: Source
+  }
+  readonly relief: {
+    /** What the capacity is held against. */
+    readonly protects: 'input' | 'output'
+    readonly protectsSource: Source
+    readonly discharge: {
+      readonly tundish: 'wanted' | 'may'
+      readonly table: 'approved-g' | 'full-size'
+      /** Valve to tundish, and the straight drop after it. */
+      readonly d1Most_m: number
+      readonly dropLeast_m: number
+      readonly source: Source
+    }
+  }
   readonly fillBy: 'filling-link' | 'feed-valve-with-lever'
   readonly unventedTicket: boolean
   readonly vesselRuleNote: string
@@ -74,8 +136,8 @@ export interface Practice {
 
 const litresPerHour = (figure: number) => figure / 3.6e6
 const metric: UnitSet = {
-  'water-pressure': 'bar', 'gas-pressure': 'mbar', length: 'm', elevation: 'm', temperature: 'C', 'temperature-difference': 'K', power: 'kW', volume: 'L', 'small-volume': 'L',
-  'water-flow': 'Lmin', 'gas-flow': 'm3h', 'leak-flow': 'Lh', velocity: 'ms', duration: 'min', bore: 'mm', ratio: 'percent', 'heating-value': 'MJm3',
+  'water-pressure': 'bar', 'gas-pressure': 'mbar', length: 'm', elevation: 'm', temperature: 'C', 'temperature-difference': 'K', power: 'kW', 'small-power': 'W', volume: 'L', 'small-volume': 'L',
+  'water-flow': 'Lmin', 'gas-flow': 'm3h', 'leak-flow': 'Lh', velocity: 'ms', duration: 'min', seconds: 's', bore: 'mm', ratio: 'percent', 'heating-value': 'MJm3', area: 'm2', hardness: 'mgL',
 }
 
 export const practices: Readonly<Record<PracticeName, Practice>> = {
@@ -83,7 +145,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
     name: 'uk-ireland', label: 'UK and Ireland', units: metric,
     words: {
       vessel: 'vessel', pump: 'pump', fillDevice: 'filling link', gasFitter: 'registered gas engineer', tap: 'tap', shutOff: 'stopcock', storageHeater: 'hot water cylinder',
-      instantaneousHeater: 'multipoint heater', emitter: 'radiator', reliefValve: 'safety valve', gasEmergency: 'the local gas emergency number',
+      instantaneousHeater: 'multipoint heater', emitter: 'radiator', reliefValve: 'safety valve', gasEmergency: 'the local gas emergency number', flue: 'flue', pan: 'drip tray', airGap: 'tundish', lagging: 'lagging', temperatureRelief: 'temperature and pressure relief valve', reducingValve: 'pressure reducing valve',
     },
     vessel: {
       method: 'en12828', sizes_m3: metricSizes_m3, margin_Pa: 30000, reliefUsualGauge_Pa: 3e5, reliefSteps_Pa: [2.5e5, 3e5, 3.5e5, 4e5, 6e5], fillTolerance_Pa: 1e4,
@@ -97,18 +159,26 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       pressure: { kind: 'fixed', gauge_Pa: 2000 }, stabilise_s: 60, stabiliseSource: sources.up1, test_s: 120, perceptible_Pa: 25,
       permittedLeak_m3_s: litresPerHour(1.4), permittedLeakSource: sources.up1, source: sources.up1,
     },
+    survey: { staticLimitGauge_Pa: 5.5e5, staticLimitSource: sources.streetPressure, meterRange_Pa: [1900, 2300], garageFlame_m: 0.457 },
+    hotWater: { storeTemp_K: 333.15, safeOutletTemp_K: 321.15, safeOutletSource: { basis: 'from-memory', says: 'UK practice: 48 °C at a bath, as remembered: check the current edition' }, mixedTemp_K: 313.15, demand: 'loading-units', demandSource: sources.en806Units, wantedGauge_Pa: 1e5, flowTemp_K: 348.15 },
+    circuit: { difference_K: 20, velocityMost_m_s: 1, gradientMost_Pa_m: 300 },
+    safety: {
+      reducingGauge_Pa: 3e5, expansionReliefGauge_Pa: 6e5, temperatureReliefGauge_Pa: 7e5, temperatureReliefTemp_K: 368.15, cutOutMost_K: 363.15,
+      inlet: ['stop-valve', 'strainer', 'reducing-valve', 'check-valve', 'vessel', 'expansion-relief'], source: sources.unventedLimits,
+    },
+    relief: { protects: 'output', protectsSource: sources.membraneTable, discharge: { tundish: 'wanted', table: 'approved-g', d1Most_m: 0.6, dropLeast_m: 0.3, source: sources.approvedGRules } },
     fillBy: 'filling-link', unventedTicket: true,
     vesselRuleNote: 'EN 12828 charges the vessel to the static head plus 0.3 bar and fills a little above it.',
   },
   'north-america': {
     name: 'north-america', label: 'North America',
     units: {
-      'water-pressure': 'psi', 'gas-pressure': 'inwc', length: 'ft', elevation: 'ft', temperature: 'F', 'temperature-difference': 'Fdiff', power: 'kBtuH', volume: 'usGal', 'small-volume': 'usGal',
-      'water-flow': 'gpm', 'gas-flow': 'cfh', 'leak-flow': 'cfh', velocity: 'fts', duration: 'min', bore: 'in', ratio: 'percent', 'heating-value': 'BtuFt3',
+      'water-pressure': 'psi', 'gas-pressure': 'inwc', length: 'ft', elevation: 'ft', temperature: 'F', 'temperature-difference': 'Fdiff', power: 'kBtuH', 'small-power': 'BtuH', volume: 'usGal', 'small-volume': 'usGal',
+      'water-flow': 'gpm', 'gas-flow': 'cfh', 'leak-flow': 'cfh', velocity: 'fts', duration: 'min', seconds: 's', bore: 'in', ratio: 'percent', 'heating-value': 'BtuFt3', area: 'ft2', hardness: 'gpg',
     },
     words: {
       vessel: 'expansion tank', pump: 'circulator', fillDevice: 'feed valve', gasFitter: 'licensed gas fitter', tap: 'faucet', shutOff: 'shutoff', storageHeater: 'water heater',
-      instantaneousHeater: 'tankless heater', emitter: 'baseboard', reliefValve: 'relief valve', gasEmergency: 'the local gas emergency number',
+      instantaneousHeater: 'tankless heater', emitter: 'baseboard', reliefValve: 'relief valve', gasEmergency: 'the local gas emergency number', flue: 'vent', pan: 'drain pan', airGap: 'air-gap funnel', lagging: 'insulation', temperatureRelief: 'T&P valve', reducingValve: 'pressure reducing valve',
     },
     vessel: {
       method: 'handbook', sizes_m3: usSizes_m3, margin_Pa: 4 * psi_Pa, reliefUsualGauge_Pa: 30 * psi_Pa, reliefSteps_Pa: [30, 45, 50, 60, 75].map((psi) => psi * psi_Pa),
@@ -122,6 +192,14 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       pressure: { kind: 'north-american' }, stabilise_s: 300, stabiliseSource: sources.assumedSetting, test_s: 600, perceptible_Pa: 25,
       permittedLeak_m3_s: litresPerHour(1.4), permittedLeakSource: sources.assumedSetting, source: sources.nfpa54Test,
     },
+    survey: { staticLimitGauge_Pa: 80 * psi_Pa, staticLimitSource: sources.streetPressure, garageFlame_m: 18 * inch_m },
+    hotWater: { storeTemp_K: toSi(120, 'F'), safeOutletTemp_K: toSi(120, 'F'), safeOutletSource: { basis: 'common-practice', says: 'Common practice: 120 °F is the scald caution' }, mixedTemp_K: toSi(105, 'F'), demand: 'hunter', demandSource: sources.hunter, wantedGauge_Pa: 20 * psi_Pa, flowTemp_K: toSi(180, 'F') },
+    circuit: { difference_K: 20 / 1.8, velocityMost_m_s: 1.22, gradientMost_Pa_m: 392 },
+    safety: {
+      reducingGauge_Pa: 60 * psi_Pa, maxGauge_Pa: 80 * psi_Pa, temperatureReliefGauge_Pa: 150 * psi_Pa, temperatureReliefTemp_K: toSi(210, 'F'), cutOutMost_K: toSi(210, 'F'),
+      inlet: ['stop-valve'], source: sources.asmeHlw,
+    },
+    relief: { protects: 'input', protectsSource: { basis: 'common-practice', says: 'Common practice: the gross input is the safe side; ASME IV HG-400 holds it against the output' }, discharge: { tundish: 'may', table: 'full-size', d1Most_m: 0.6, dropLeast_m: 0.3, source: sources.naDischarge } },
     fillBy: 'feed-valve-with-lever', unventedTicket: false,
     vesselRuleNote: 'The handbook method sets the charge equal to the cold fill: height over 2.31 plus 4 psi.',
   },
@@ -130,7 +208,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
     units: { ...metric, 'water-pressure': 'kPa', 'gas-pressure': 'kPa', power: 'MJh' },
     words: {
       vessel: 'expansion vessel', pump: 'pump', fillDevice: 'filling valve', gasFitter: 'licensed gasfitter', tap: 'tap', shutOff: 'isolating valve', storageHeater: 'storage water heater',
-      instantaneousHeater: 'continuous flow heater', emitter: 'panel', reliefValve: 'relief valve', gasEmergency: 'the local gas emergency number',
+      instantaneousHeater: 'continuous flow heater', emitter: 'panel', reliefValve: 'relief valve', gasEmergency: 'the local gas emergency number', flue: 'flue', pan: 'safe tray', airGap: 'tundish', lagging: 'lagging', temperatureRelief: 'PTR valve', reducingValve: 'pressure limiting valve',
     },
     vessel: {
       method: 'en12828', sizes_m3: metricSizes_m3, margin_Pa: 30000, reliefUsualGauge_Pa: 3e5, reliefSteps_Pa: [2.5e5, 3e5, 3.5e5, 4e5, 5e5], fillTolerance_Pa: 1e4,
@@ -143,6 +221,14 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       pressure: { kind: 'operating' }, stabilise_s: 300, stabiliseSource: sources.assumedSetting, test_s: 300, perceptible_Pa: 50,
       permittedLeak_m3_s: litresPerHour(1.4), permittedLeakSource: sources.assumedSetting, source: sources.trade,
     },
+    survey: { staticLimitGauge_Pa: 5e5, staticLimitSource: sources.auSetting, garageFlame_m: 0.457 },
+    hotWater: { storeTemp_K: 333.15, safeOutletTemp_K: 323.15, safeOutletSource: sources.auSetting, mixedTemp_K: 313.15, demand: 'loading-units', demandSource: sources.auSetting, wantedGauge_Pa: 1e5, flowTemp_K: 348.15 },
+    circuit: { difference_K: 20, velocityMost_m_s: 1, gradientMost_Pa_m: 300 },
+    safety: {
+      reducingGauge_Pa: 5e5, expansionReliefGauge_Pa: 8.5e5, temperatureReliefGauge_Pa: 1e6, temperatureReliefTemp_K: 372.15, cutOutMost_K: 363.15,
+      inlet: ['stop-valve', 'reducing-valve', 'check-valve', 'expansion-relief'], source: sources.auSetting,
+    },
+    relief: { protects: 'input', protectsSource: sources.auSetting, discharge: { tundish: 'may', table: 'full-size', d1Most_m: 0.6, dropLeast_m: 0.3, source: sources.auSetting } },
     fillBy: 'filling-link', unventedTicket: false,
     vesselRuleNote: 'The EN 12828 method is used here as a setting: check the local code.',
   },

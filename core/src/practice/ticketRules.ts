@@ -1,15 +1,16 @@
 import type { JobDocument } from '../job/document'
 import { burnsGas } from '../job/fields'
 import type { SheetId } from '../solve/sheet'
+import { fitted } from '../survey/asked'
 import { practices } from './practices'
 import type { Ticket } from './tickets'
 
 /** Tickets that proving a sheet needs. */
-export const ticketsToProve = (sheet: SheetId): readonly Ticket[] => (sheet === 'P1' || sheet === 'C1' ? ['gas'] : [])
+export const ticketsToProve = (sheet: SheetId): readonly Ticket[] => (sheet === 'tightness' || sheet === 'steps' ? ['gas'] : [])
 
 /** Tickets that the handover signature needs, by what was installed and where. */
 export function ticketsToSign(document: JobDocument): readonly Ticket[] {
-  const kinds = document.appliances.map((appliance) => appliance.kind)
+  const kinds = fitted(document.appliances).map((appliance) => appliance.kind)
   return [
     ...(kinds.some(burnsGas) ? ['gas' as const] : []),
     ...(practices[document.practice].unventedTicket && kinds.includes('indirect-cylinder') ? ['unvented' as const] : []),

@@ -1,3 +1,6 @@
+import type { Measure } from '../units/measure'
+import type { UnitName } from '../units/units'
+
 /** What a person may sign. Which step needs which is a rule of the practice. */
 export const tickets = ['gas', 'unvented', 'electrical'] as const
 export type Ticket = (typeof tickets)[number]
@@ -11,6 +14,8 @@ export interface Person {
   readonly name: string
   readonly role: string
   readonly tickets: readonly Ticket[]
+  /** Units this person reads in, where they are not the job's. */
+  readonly units?: Readonly<Partial<Record<Measure, UnitName | undefined>>>
 }
 
 /** The tickets of those asked for that a person does not hold. */

@@ -1,7 +1,9 @@
 import type { Finding } from '../answer/finding'
 import { sources } from '../answer/sources'
-import type { Appliance, JobDocument, Known } from '../job/document'
+import type { Appliance, JobDocument } from '../job/document'
+import type { Known } from '../job/known'
 import { burnsGas } from '../job/fields'
+import { fitted } from '../survey/asked'
 import type { Practice } from '../practice/practices'
 import type { TightnessPlan } from './gasTightness'
 import { naTestDuration_s, naTestPressure_Pa } from './leak'
@@ -41,7 +43,7 @@ export function testGauge_Pa(practice: Practice, workingGauge_Pa: number): numbe
 export function tightnessDesign(document: JobDocument, practice: Practice, supply: { readonly volume_m3: number; readonly workingGauge_Pa: number; readonly atmosphere_Pa: number }): TightnessDesign {
   const rule = practice.tightness
   const gauge_Pa = testGauge_Pa(practice, supply.workingGauge_Pa)
-  const burners = document.appliances.filter((appliance) => burnsGas(appliance.kind))
+  const burners = fitted(document.appliances).filter((appliance) => burnsGas(appliance.kind))
   return {
     plan: {
       testGauge_Pa: gauge_Pa, stabilise_s: rule.stabilise_s,

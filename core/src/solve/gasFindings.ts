@@ -64,7 +64,11 @@ function orderFindings(answer: GasAnswer, place: (pipe: GasPipeAnswer) => string
   return answer.pipes.flatMap((pipe): Finding[] => {
     const feeder = answer.pipes.find((other) => other.id === pipe.segment.from)
     const wider = feeder && pipe.pipe.size.bore_m > feeder.pipe.size.bore_m * 1.02
-    return wider ? [{ id: 'gas-branch-over-feeder', severity: 'note', place: place(pipe), names: [pipe.segment.name, feeder.segment.name], source: sources.trade }] : []
+    const branches = pipe.appliance !== undefined && answer.pipes.some((other) => other.segment.from === pipe.id)
+    return [
+      ...(wider ? [{ id: 'gas-branch-over-feeder', severity: 'note', place: place(pipe), names: [pipe.segment.name, feeder.segment.name], source: sources.trade } satisfies Finding] : []),
+      ...(branches ? [{ id: 'gas-load-on-branch', severity: 'note', place: place(pipe), names: [pipe.appliance?.name ?? '', pipe.segment.name], source: sources.trade } satisfies Finding] : []),
+    ]
   })
 }
 

@@ -11,10 +11,11 @@ import { inOrder, pathTo } from '../gas/tree'
 import type { Appliance, GasSegment, JobDocument } from '../job/document'
 import { burnsGas } from '../job/fields'
 import { fingerprint } from '../job/merge'
+import { fitted } from '../survey/asked'
 import type { Practice } from '../practice/practices'
 import { gasFindings } from './gasFindings'
 import type { Missing, Sheet } from './sheet'
-import { siteAtmosphere_Pa } from './vesselSheet'
+import { siteAtmosphere_Pa } from './siteAtmosphere'
 
 export interface GasPipeAnswer extends PipeState {
   readonly segment: GasSegment
@@ -55,18 +56,18 @@ const dropAllowed_Pa = (appliance: Appliance | undefined, practice: Practice, me
 /** Designs the gas supply: sizes where asked, flow, drop and pressure at every node with everything burning. */
 export function gasSheet(document: JobDocument, practice: Practice): Sheet<GasAnswer> {
   const { survey } = document
-  const burners = document.appliances.filter((appliance) => burnsGas(appliance.kind))
+  const burners = fitted(document.appliances).filter((appliance) => burnsGas(appliance.kind))
   if (burners.length === 0 && document.gas.segments.length === 0 && document.appliances.length > 0) return { applies: false, because: 'Nothing on this job burns gas.' }
   const gas = fuelGases[practice.name][survey.fuel]
   const missing = missingForGas(document, burners)
-  const restsOn = fingerprint({ gas: document.gas, burners, survey: [survey.gasWorkingGauge_Pa, survey.gasLoad, survey.fuel, survey.elevation_m], practice: practice.name })
+  const restsOn = fingerprint({ gas: document.gas, burners: burners.map(({ papers: _papers, photos: _photos, ...plate }) => plate), survey: [survey.gasWorkingGauge_Pa, survey.gasLoad, survey.fuel, survey.elevation_m], practice: practice.name })
   const none = (findings: readonly Finding[]): Sheet<GasAnswer> => ({ applies: true, answer: undefined, missing, findings, workings: () => [], restsOn })
   if (missing.length > 0) return none([])
 
   const stated = survey.gasWorkingGauge_Pa
   const meterGauge_Pa = stated?.value ?? practice.gas.assumedWorking_Pa[survey.fuel]
   const conditions: GasConditions = { method: practice.gas.method, gas, meterGauge_Pa, atmosphere_Pa: siteAtmosphere_Pa(document) }
-  const applianceOf = (segment: GasSegment) => document.appliances.find((appliance) => appliance.id === segment.applianceId)
+  const applianceOf = (segment: GasSegment) => fitted(document.appliances).find((appliance) => appliance.id === segment.applianceId)
   const { ordered } = inOrder(document.gas.segments)
   const toSize = ordered.map((segment) => {
     const appliance = applianceOf(segment)
@@ -118,6 +119,7 @@ function missingForGas(document: JobDocument, burners: readonly Appliance[]): Mi
     ...burners.flatMap((appliance) => (appliance.input_W ? [] : [{ place: `appliances.${document.appliances.indexOf(appliance)}.input_W`, what: `Input of ${appliance.name}` }])),
     ...(segments.length === 0 ? [{ place: 'gas.segments', what: 'A pipe from the meter' }] : []),
     ...segments.flatMap((segment, i) => (segment.length_m ? [] : [{ place: `gas.segments.${i}`, what: `Length of ${segment.name}` }])),
+    ...segments.flatMap((segment, i) => (segment.length_m && !(segment.length_m.value > 0) ? [{ place: `gas.segments.${i}`, what: `${segment.name} has a length of nothing: a pipe has some` }] : [])),
     ...unreached.map((segment) => ({ place: `gas.segments.${segments.indexOf(segment)}`, what: `${segment.name} does not lead back to the meter` })),
     ...segments.flatMap((segment, i) => (segment.size !== null && !sizeNamed(segment.material, segment.size) ? [{ place: `gas.segments.${i}`, what: `${segment.name}: ${segment.size} is not a size of ${materials[segment.material].label}` }] : [])),
     ...(segments.length > 0 && !segments.some((segment) => segment.applianceId) ? [{ place: 'gas.segments', what: 'A pipe that ends at an appliance' }] : []),

@@ -128,13 +128,13 @@ test('readings are judged against the design', () => {
 })
 test('a sheet is proven by name, and a change to what it rests on opens it again', () => {
   const site = new Site(house())
-  const sheet = site.judge().sheets.D1
+  const sheet = site.judge().sheets.vessel
   expect(sheet.state).toBe('ready')
-  site.add({ kind: 'prove-sheet', sheet: 'D1', restsOn: sheet.restsOn })
-  expect(site.judge().sheets.D1.state).toBe('proven')
+  site.add({ kind: 'prove-sheet', sheet: 'vessel', restsOn: sheet.restsOn })
+  expect(site.judge().sheets.vessel.state).toBe('proven')
   const taller = { ...site.document, survey: { ...site.document.survey, topEmitterHeight_m: { value: 6, basis: 'measured' as const, from: '' } } }
-  expect(judge(solve(taller), { entries: site.records, samples: {} }).sheets.D1.state).toBe('ready')
-  expect(judge(solve(taller), { entries: site.records, samples: {} }).sheets.D2.restsOn).toBe(site.judge().sheets.D2.restsOn)
+  expect(judge(solve(taller), { entries: site.records, samples: {} }).sheets.vessel.state).toBe('ready')
+  expect(judge(solve(taller), { entries: site.records, samples: {} }).sheets.gas.restsOn).toBe(site.judge().sheets.gas.restsOn)
 })
 test('the handover names everything that is missing and everything still off', () => {
   const site = new Site(house())

@@ -5,14 +5,33 @@ import { ofKind } from '../job/records'
 import { fingerprint } from '../job/merge'
 import type { Sample, TightnessRun, TightnessVerdict } from '../proving/gasTightness'
 import { judgeTightness } from '../proving/gasTightness'
+import { inspectionItems } from '../survey/inspection'
+import { sources } from '../answer/sources'
+import { showIn } from '../units/format'
 import type { Missing, Sheet, SheetId } from './sheet'
-import { worst } from './sheet'
+import { oldSheetIds, worst } from './sheet'
 import type { Solution } from './solve'
 
 export interface Records {
   readonly entries: readonly JobRecord[]
   /** Samples by test, oldest first. */
   readonly samples: Readonly<Record<string, readonly Sample[]>>
+  /** Letter of the revision under which the design is signed and frozen. */
+  readonly frozen?: string | null
+}
+
+export interface Snag {
+  readonly id: string
+  readonly body: BodyOf<'snag'>
+  readonly at: string
+  readonly by: string
+}
+
+/** The last inspection of an item. */
+export interface Inspected {
+  readonly body: BodyOf<'inspected'>
+  readonly at: string
+  readonly by: string
 }
 
 export interface OffItem {
@@ -88,6 +107,9 @@ export interface Judgement {
   readonly steps: readonly JudgedStep[]
   readonly tests: readonly JudgedTest[]
   readonly gasTight: boolean
+  /** Snags that nobody has done yet. */
+  readonly snags: readonly Snag[]
+  readonly inspected: Readonly<Record<string, Inspected>>
   readonly sheets: Readonly<Record<SheetId, JudgedSheet>>
   readonly stages: readonly JudgedStage[]
   /** What stands between the job and its signature. */
@@ -96,11 +118,19 @@ export interface Judgement {
 }
 
 export const sheetNames: Readonly<Record<SheetId, string>> = {
-  S1: 'Site', S2: 'Readings', S3: 'Rating plates', D1: 'Heating vessel', D2: 'Gas supply', P1: 'Gas tightness', C1: 'Fill, vent, start', H1: 'Handover',
+  site: 'Site', readings: 'Readings', plates: 'Rating plates', place: 'Place', inspection: 'Inspection', heat: 'Heat and hot water', circuit: 'Heating circuit', vessel: 'Heating vessel', safety: 'Hot water safety', relief: 'Relief and discharge', gas: 'Gas supply', tightness: 'Gas tightness', steps: 'Fill, vent, start', handover: 'Handover',
 }
 
 export const stageSheets: Readonly<Record<StageId, readonly SheetId[]>> = {
-  survey: ['S1', 'S2', 'S3'], design: ['D1', 'D2'], plan: [], prove: ['P1'], commission: ['C1'], handover: ['H1'], aftercare: [],
+  survey: ['site', 'readings', 'plates', 'place', 'inspection'], design: ['heat', 'circuit', 'vessel', 'safety', 'relief', 'gas'], plan: [], prove: ['tightness'], commission: ['steps'], handover: ['handover'], aftercare: [],
+}
+
+export const stageOfSheet = (sheet: SheetId): StageId => (Object.keys(stageSheets) as StageId[]).find((stage) => stageSheets[stage].includes(sheet)) ?? 'survey'
+
+/** A sheet's code: its stage's letter and its place in it. */
+export const sheetCode = (sheet: SheetId): string => {
+  const stage = stageOfSheet(sheet)
+  return `${stage.charAt(0).toUpperCase()}${stageSheets[stage].indexOf(sheet) + 1}`
 }
 
 /** Verdicts, guards, the off strip and what is missing, from the design's answers and everything recorded. Pure: no clock. */
@@ -109,7 +139,9 @@ export function judge(solution: Solution, records: Records): Judgement {
   const tests = judgeTests(records)
   const gasTight = tests.length > 0 && tests[tests.length - 1]?.verdict.outcome === 'passed'
   const steps = judgeSteps(solution.steps, records.entries, off, gasTight)
-  const sheets = judgeSheets(solution, records.entries, { off, tests, gasTight, steps })
+  const snags = openSnags(records.entries)
+  const inspected = lastInspected(records.entries)
+  const sheets = judgeSheets(solution, records, { off, tests, gasTight, steps, inspected })
   const stages = (Object.keys(stageSheets) as StageId[]).map((id) => {
     const done = stageSheets[id].filter((sheet) => sheets[sheet].state === 'proven' || sheets[sheet].state === 'does-not-apply').length
     const of = stageSheets[id].length
@@ -118,7 +150,7 @@ export function judge(solution: Solution, records: Records): Judgement {
     return { id, sheets: stageSheets[id], proven: done, of, share: bySteps ? (0.98 * stepsDone) / steps.length : of === 0 ? 0 : done / of, ...(bySteps ? { steps: { done: stepsDone, of: steps.length } } : {}) }
   })
   const missing = handoverMissing(sheets, off)
-  return { off, steps, tests, gasTight, sheets, stages, missing, canSign: missing.length === 0 }
+  return { off, steps, tests, gasTight, snags, inspected, sheets, stages, missing, canSign: missing.length === 0 }
 }
 
 /** Everything shut, opened, linked or overridden that nobody has put back. */
@@ -182,16 +214,16 @@ export const confirmationId = (stepId: string, guardId: string): string => `${co
 /** Off items that a step leaves carry `step#key` in their step id. */
 export const offKeyOf = (item: Pick<OffItem, 'body'>): string | undefined => item.body.stepId?.split('#')[1]
 
-interface Judged { readonly off: readonly OffItem[]; readonly tests: readonly JudgedTest[]; readonly gasTight: boolean; readonly steps: readonly JudgedStep[] }
+interface Judged { readonly off: readonly OffItem[]; readonly tests: readonly JudgedTest[]; readonly gasTight: boolean; readonly steps: readonly JudgedStep[]; readonly inspected: Judgement['inspected'] }
 
-function judgeSheets(solution: Solution, entries: readonly JobRecord[], judged: Judged): Judgement['sheets'] {
+function judgeSheets(solution: Solution, { entries, frozen }: Records, judged: Judged): Judgement['sheets'] {
   const proofs = ofKind(entries, 'prove-sheet')
   const design = (id: SheetId, sheet: Sheet<unknown>, more: readonly Missing[] = [], rests = ''): JudgedSheet => {
     const name = sheetNames[id]
     if (!sheet.applies) return { id, name, state: 'does-not-apply', missing: [], findings: [], restsOn: '', because: sheet.because }
     const missing = [...sheet.missing, ...more]
     const restsOn = `${sheet.restsOn}${rests}`
-    const proof = proofs.filter((record) => record.body.sheet === id && record.body.restsOn === restsOn).pop()
+    const proof = proofs.filter((record) => (oldSheetIds[record.body.sheet] ?? record.body.sheet) === id && (frozen || record.body.restsOn === restsOn)).pop()
     const state = worst(sheet.findings) === 'stop' ? 'stop' : missing.length > 0 ? 'incomplete' : proof ? 'proven' : 'ready'
     return { id, name, state, missing, findings: sheet.findings, restsOn, ...(proof ? { proof: { at: proof.at, by: proof.by } } : {}) }
   }
@@ -205,23 +237,47 @@ function judgeSheets(solution: Solution, entries: readonly JobRecord[], judged: 
   const stepSheet: Sheet<unknown> = judged.steps.length === 0
     ? { applies: false, because: 'No appliance on this job is filled and started.' }
     : { applies: true, answer: stepsDone, missing: [], findings: [], workings: () => [], restsOn: solution.vessel.applies ? solution.vessel.restsOn : 'steps' }
-  const signature = [...ofKind(entries, 'signature')].reverse().find((record) => record.body.restsOn === fingerprint(solution.document))
+  // A frozen design is the signed one, whatever the version of the document it was signed in.
+  const signature = ofKind(entries, 'signature').findLast((record) => (frozen ? record.body.revision === frozen : record.body.restsOn === fingerprint(solution.document)))
   return {
-    S1: design('S1', solution.site), S2: design('S2', solution.readings), S3: design('S3', solution.plates), D1: design('D1', solution.vessel), D2: design('D2', solution.gas),
-    P1: design('P1', solution.tightness, testMissing, `/${lastTest?.testId ?? ''}`), C1: design('C1', stepSheet, stepsMissing, `/${stepsDone}`),
-    H1: { id: 'H1', name: sheetNames.H1, state: signature ? 'proven' : 'incomplete', missing: [], findings: [], restsOn: '', ...(signature ? { proof: { at: signature.at, by: signature.by } } : {}) },
+    site: design('site', solution.site), readings: design('readings', solution.readings), plates: design('plates', solution.plates), place: design('place', solution.place), inspection: design('inspection', inspectionSheet(solution, judged.inspected)),
+    heat: design('heat', solution.heat), circuit: design('circuit', solution.circuit), vessel: design('vessel', solution.vessel), safety: design('safety', solution.safety), relief: design('relief', solution.relief), gas: design('gas', solution.gas),
+    tightness: design('tightness', solution.tightness, testMissing, `/${lastTest?.testId ?? ''}`), steps: design('steps', stepSheet, stepsMissing, `/${stepsDone}`),
+    handover: { id: 'handover', name: sheetNames.handover, state: signature ? 'proven' : 'incomplete', missing: [], findings: [], restsOn: '', ...(signature ? { proof: { at: signature.at, by: signature.by } } : {}) },
   }
 }
 
+/** What is there already, walked item by item. An unsafe item stops until it is inspected again. */
+function inspectionSheet(solution: Solution, inspected: Judgement['inspected']): Sheet<unknown> {
+  const { document, practice } = solution
+  if (!document.survey.inspecting) return { applies: false, because: 'Nothing that is there already is being inspected.' }
+  const items = inspectionItems(document, practice, showIn(practice.units))
+  const bad = (verdict: 'unsafe' | 'look-again', id: Finding['id'], severity: Finding['severity']) => items.flatMap((item): Finding[] => {
+    const seen = inspected[item.id]?.body
+    return seen?.verdict === verdict ? [{ id, severity, place: `inspection.${item.id}`, names: [item.name, `${seen.note || 'No note.'} Held against: ${item.limit}.`], source: sources.trade }] : []
+  })
+  return {
+    applies: true, answer: items.length, missing: items.filter((item) => !inspected[item.id]).map((item) => ({ place: `inspection.${item.id}`, what: item.name })),
+    findings: [...bad('unsafe', 'inspected-unsafe', 'stop'), ...bad('look-again', 'inspected-look-again', 'note')], workings: () => [], restsOn: fingerprint(items.map((item) => [item.id, inspected[item.id]?.at])),
+  }
+}
+
+const lastInspected = (entries: readonly JobRecord[]): Judgement['inspected'] => Object.fromEntries(ofKind(entries, 'inspected').map(({ body, at, by }) => [body.item, { body, at, by }]))
+
+function openSnags(entries: readonly JobRecord[]): readonly Snag[] {
+  const done = new Set(ofKind(entries, 'snag-done').map((record) => record.body.snag))
+  return ofKind(entries, 'snag').filter((record) => !done.has(record.id)).map(({ id, body, at, by }) => ({ id, body, at, by }))
+}
+
 function handoverMissing(sheets: Judgement['sheets'], off: readonly OffItem[]): readonly HandoverGap[] {
-  const all = Object.values(sheets).filter((sheet) => sheet.id !== 'H1' && sheet.state !== 'does-not-apply')
+  const all = Object.values(sheets).filter((sheet) => sheet.id !== 'handover' && sheet.state !== 'does-not-apply')
   return [
     ...all.flatMap((sheet): HandoverGap[] => [
       ...sheet.missing.map(({ what }) => ({ sheet: sheet.id, what })),
       ...sheet.findings.filter((finding) => finding.severity !== 'note').map((finding) => ({ sheet: sheet.id, what: finding.id, finding })),
       ...(sheet.state === 'ready' ? [{ sheet: sheet.id, what: `${sheet.name} is ready and not yet proven` }] : []),
     ]),
-    ...off.map((item) => ({ sheet: 'C1' as const, what: `${item.body.name} is still ${offWords[item.body.state]}` })),
+    ...off.map((item) => ({ sheet: 'steps' as const, what: `${item.body.name} is still ${offWords[item.body.state]}` })),
   ]
 }
 

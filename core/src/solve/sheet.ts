@@ -7,7 +7,12 @@ export interface Missing {
   readonly what: string
 }
 
-export type SheetId = 'S1' | 'S2' | 'S3' | 'D1' | 'D2' | 'P1' | 'C1' | 'H1'
+/** The sheets in working order. Their codes (S1, D2) are counted from where they stand, so that a new one can stand between. */
+export const sheetIds = ['site', 'readings', 'plates', 'place', 'inspection', 'heat', 'circuit', 'vessel', 'safety', 'relief', 'gas', 'tightness', 'steps', 'handover'] as const
+export type SheetId = (typeof sheetIds)[number]
+
+/** Sheets as records of the first version named them. */
+export const oldSheetIds: Readonly<Record<string, SheetId>> = { S1: 'site', S2: 'readings', S3: 'plates', D1: 'vessel', D2: 'gas', P1: 'tightness', C1: 'steps', H1: 'handover' }
 
 /** One page's answer: what it says, what it found, what it still needs, and its arithmetic, built only when opened or printed. */
 export type Sheet<A> =

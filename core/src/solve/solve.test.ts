@@ -7,8 +7,10 @@ import { gasTree } from '../drawing/gasTree'
 import { ladderOf, pressureLadder } from '../drawing/pressureLadder'
 import { spread } from '../drawing/drawing'
 import { drawingSvg } from '../drawing/svg'
-import type { JobDocument, Known } from '../job/document'
-import { blankAppliance, blankDocument, blankHeating, JobDocument as Schema } from '../job/document'
+import type { JobDocument } from '../job/document'
+import type { Known } from '../job/known'
+import { blankHeating } from '../job/pressureDocument'
+import { blankAppliance, blankDocument, JobDocument as Schema } from '../job/document'
 import { house, read } from './house.testing'
 import { applyEdits, readDocument } from '../job/edits'
 import { practiceNames, practices } from '../practice/practices'
@@ -138,7 +140,7 @@ test('every working shows its figures in the job’s units and ends in its resul
 })
 test('every finding has a sentence in every practice', () => {
   for (const id of findingIds) for (const practice of practiceNames) {
-    const { head, why } = word({ id, severity: 'note', place: '', source: sources.trade, names: ['A', 'B'] }, practices[practice], showIn(practices[practice].units))
+    const { head, why } = word({ id, severity: 'note', place: '', source: sources.trade, names: ['The first part', 'the second part', 'the third part'] }, practices[practice], showIn(practices[practice].units))
     expect(head).toMatch(/[.]$/)
     expect(why.length).toBeGreaterThan(10)
   }

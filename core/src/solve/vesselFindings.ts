@@ -1,9 +1,11 @@
 import type { Finding, Remedy } from '../answer/finding'
 import { sources } from '../answer/sources'
-import type { Appliance, Heating, JobDocument } from '../job/document'
+import type { Appliance, JobDocument } from '../job/document'
+import type { Heating } from '../job/pressureDocument'
 import type { Practice } from '../practice/practices'
 import { showIn } from '../units/format'
 import { nextSize_m3 } from '../vessel/catalogue'
+import { reliefLiftsGauge_Pa } from '../vessel/sizing'
 import type { VesselAnswer } from './vesselSheet'
 
 /** A charge this near its target needs nothing done to it. Common practice, no source. */
@@ -22,6 +24,9 @@ export function vesselFindings(document: JobDocument, heating: Heating, practice
     ...chargeFindings(heating, answer, practice, boiler, document),
     ...contentFindings(answer, practice),
     ...siteFindings(document, answer),
+    ...(answer.fitted_m3 > 0 ? positionFindings(heating) : []),
+    ...stateFindings(heating, answer),
+    ...presetFindings(heating, practice, answer),
   ]
 }
 
@@ -45,7 +50,7 @@ function reliefFindings(practice: Practice, { inputs, weakest, reliefAssumed }: 
 
 const setKnown = (label: string, path: readonly (string | number)[], value: number, from: string): Remedy => ({ label, edits: [{ path, value: { value, basis: 'read', from } }] })
 
-function sizeFindings(practice: Practice, { need, fitted_m3, fill, fillGauge_Pa, fillByHand, chosenByHand }: VesselAnswer): Finding[] {
+function sizeFindings(practice: Practice, { need, fitted_m3, fill, fillAtVesselGauge_Pa: fillGauge_Pa, fillByHand, chosenByHand }: VesselAnswer): Finding[] {
   const source = methodSource(practice)
   const tooSmall = fitted_m3 < need.neededNew_m3 * (1 - 1e-9)
   const show = showIn(practice.units)
@@ -73,8 +78,9 @@ function forecastFindings(practice: Practice, { forecast, need, inputs, fitted_m
     : next === undefined ? undefined : { label: `take the ${show(next, 'small-volume')} ${practice.words.vessel}`, edits: [{ path: ['heating', 'vesselSize_m3'], value: next }] }
   const withRemedy = remedy ? { remedy } : {}
   if (forecast.outcome === 'no-air-left') return [{ id: 'forecast-no-air-left', severity: 'stop', place, source: sources.gasLaw, figures: { fitted_m3 }, ...withRemedy }]
-  const figures = { hotGauge_Pa: forecast.hotGauge_Pa, finalGauge_Pa: need.finalGauge_Pa, reliefSetGauge_Pa: inputs.reliefSetGauge_Pa }
-  if (forecast.hotGauge_Pa >= inputs.reliefSetGauge_Pa) return [{ id: 'forecast-past-relief', severity: 'stop', place, source: sources.gasLaw, figures, ...withRemedy }]
+  const liftsAt_Pa = reliefLiftsGauge_Pa(inputs)
+  const figures = { hotGauge_Pa: forecast.hotGauge_Pa, finalGauge_Pa: need.finalGauge_Pa, reliefSetGauge_Pa: liftsAt_Pa }
+  if (forecast.hotGauge_Pa >= liftsAt_Pa) return [{ id: 'forecast-past-relief', severity: 'stop', place, source: sources.gasLaw, figures, ...withRemedy }]
   if (forecast.hotGauge_Pa > need.finalGauge_Pa + 500) return [{ id: 'forecast-eats-margin', severity: 'fix', place, source: sources.gasLaw, figures, ...withRemedy }]
   return []
 }
@@ -116,4 +122,43 @@ function siteFindings(document: JobDocument, { inputs }: VesselAnswer): Finding[
     ...(elevation_m && elevation_m.value > highSite_m
       ? [{ id: 'high-site', severity: 'note', place: 'survey.elevation_m', source: sources.standardAtmosphere, figures: { elevation_m: elevation_m.value, atmosphereAbs_Pa: inputs.atmosphere_Pa } } satisfies Finding] : []),
   ]
+}
+
+function positionFindings({ position }: Heating): Finding[] {
+  const { side, between, from, carriedBy } = position
+  const at = (id: Finding['id'], severity: Finding['severity'], key: keyof typeof position): Finding => ({ id, severity, place: `heating.position.${key}`, source: sources.trade })
+  const unknown = Object.values(position).some((value) => value === null)
+  return [
+    ...(between === 'plain-valve' ? [at('vessel-can-be-shut', 'stop', 'between')] : between === 'zone-valve' ? [at('vessel-on-zone', 'fix', 'between')] : []),
+    ...(side === 'delivery' ? [at('vessel-after-pump', 'fix', 'side')] : []),
+    ...(from === 'above' ? [at('vessel-from-above', 'note', 'from')] : []),
+    ...(carriedBy === 'pipe' ? [at('vessel-hangs-on-pipe', 'fix', 'carriedBy')] : []),
+    ...(unknown ? [{ ...at('vessel-place-open', 'note', 'side'), place: 'heating.position' }] : []),
+  ]
+}
+
+/** Least pressure over the boil at the highest point. Common practice, no source. */
+const boilMargin_Pa = 20000
+
+function stateFindings(heating: Heating, { vapourMargin_Pa, acceptedRatio, need, inputs, fitted_m3 }: VesselAnswer): Finding[] {
+  const limit = heating.vesselAcceptance?.value
+  const rated = heating.vesselMaxWorkingGauge_Pa?.value
+  return [
+    ...(vapourMargin_Pa !== undefined && vapourMargin_Pa < boilMargin_Pa ? [{ id: 'near-the-boil', severity: vapourMargin_Pa < 0 ? 'stop' : 'fix', place: 'survey.maxFlowTemp_K', source: sources.if97, figures: { margin_Pa: Math.max(0, vapourMargin_Pa), maxTemp_K: inputs.maxTemp_K } } satisfies Finding] : []),
+    ...(limit !== undefined && acceptedRatio !== undefined && acceptedRatio > limit * (1 + 1e-6) ? [{ id: 'vessel-over-acceptance', severity: 'fix', place: 'heating.vesselAcceptance', source: sources.maker, figures: { acceptedRatio, limitRatio: limit, fitted_m3 } } satisfies Finding] : []),
+    ...(rated !== undefined && rated < inputs.reliefSetGauge_Pa * (1 - 1e-6) ? [{ id: 'vessel-below-relief', severity: 'stop', place: 'heating.vesselMaxWorkingGauge_Pa', source: sources.maker, figures: { ratedGauge_Pa: rated, reliefSetGauge_Pa: inputs.reliefSetGauge_Pa } } satisfies Finding] : []),
+    ...(heating.chargeGauge_Pa && heating.chargeGauge_Pa.value < need.staticHead_Pa ? [{ id: 'charge-below-head', severity: 'stop', place: 'heating.chargeGauge_Pa', source: sources.gasLaw, figures: { chargeGauge_Pa: heating.chargeGauge_Pa.value, head_Pa: need.staticHead_Pa }, remedy: { label: 'take the computed charge', edits: [{ path: ['heating', 'chargeGauge_Pa'], value: null }] } } satisfies Finding] : []),
+  ]
+}
+
+/** What arrived preset: the charge and the feed as they came, and whether either has to be changed. */
+function presetFindings(heating: Heating, practice: Practice, { need, fillGauge_Pa, fitted_m3, builtIn }: VesselAnswer): Finding[] {
+  const feed = heating.feedSetGauge_Pa?.value ?? practice.vessel.factoryFillGauge_Pa
+  const delivered = fitted_m3 === 0 ? builtIn?.chargeGauge_Pa : (heating.deliveredChargeGauge_Pa?.value ?? practice.vessel.factoryFillGauge_Pa)
+  if (feed === undefined) return []
+  const feedOff = Math.abs(feed - fillGauge_Pa) > practice.vessel.fillTolerance_Pa
+  const chargeOff = delivered !== undefined && Math.abs(delivered - need.chargeGauge_Pa) > chargeTolerance_Pa
+  const figures = { feedGauge_Pa: feed, fillGauge_Pa, chargeGauge_Pa: need.chargeGauge_Pa }
+  if (feedOff) return [{ id: 'feed-to-be-set', severity: 'note', place: 'heating.feedSetGauge_Pa', source: sources.trade, figures }]
+  return chargeOff ? [] : [{ id: 'preset-suits', severity: 'note', place: 'heating.feedSetGauge_Pa', source: sources.trade, figures }]
 }

@@ -34,7 +34,7 @@ const decimalsOf = (measure: Measure, unit: UnitName): number => {
   if (measure === 'water-pressure' && unit === 'kPa') return 0
   if (measure === 'volume' && unit === 'L') return 0
   if (measure === 'bore') return unit === 'in' ? 3 : 1
-  if (measure === 'elevation') return 0
+  if (measure === 'elevation' || measure === 'area') return 0
   if (measure === 'gas-pressure' && unit === 'kPa') return 3
   if (measure === 'leak-flow' && unit === 'cfh') return 3
   return units[unit].decimals
@@ -44,6 +44,8 @@ export function showIn(set: UnitSet): Show {
   const show = (si: number, measure: Measure, decimals?: number) => {
     // Two psi is 55 inches of water, and the two are often mixed up: from 1 psi on, gas is read in psi.
     if (measure === 'gas-pressure' && set[measure] === 'inwc' && Math.abs(si) >= units.psi.factor) return quantityIn(si, 'psi', 1)
+    // Ten point three minutes read as ten minutes three: a duration is never a decimal.
+    if (measure === 'duration') return durationWords(si)
     return quantityIn(si, set[measure], decimals ?? decimalsOf(measure, set[measure]))
   }
   return Object.assign(show, {
@@ -64,9 +66,10 @@ export function clock(seconds: number): string {
   return `${String(minutes).padStart(2, '0')}:${String(whole % 60).padStart(2, '0')}`
 }
 
-/** A duration in words: `2 min`, `90 s`, `1 min 30 s`. */
+/** A duration in words: `2 min`, `1 min 30 s`, from an hour and a half on `2 h 5 min`. */
 export function durationWords(seconds: number): string {
   const whole = Math.round(seconds)
+  if (whole >= 5400) return `${Math.floor(Math.round(whole / 60) / 60)} h ${Math.round(whole / 60) % 60} min`
   if (whole < 60) return `${whole} s`
   const minutes = Math.floor(whole / 60)
   return whole % 60 === 0 ? `${minutes} min` : `${minutes} min ${whole % 60} s`

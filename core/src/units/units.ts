@@ -9,6 +9,7 @@ export const foot_m = 0.3048
 export const inch_m = 0.0254
 export const pound_kg = 0.45359237
 export const btu_J = 1055.05585262
+export const btuPerHour_W = btu_J / 3600
 export const usGallon_m3 = 0.003785411784
 export const imperialGallon_m3 = 0.00454609
 export const cubicFoot_m3 = 0.028316846592
@@ -19,7 +20,7 @@ export const standardAtmosphere_Pa = 101325
 /** What a figure measures: decides which units it can be written in. */
 export type Kind =
   | 'pressure' | 'length' | 'temperature' | 'temperature-difference' | 'power' | 'volume' | 'flow' | 'velocity'
-  | 'duration' | 'ratio' | 'heating-value'
+  | 'duration' | 'ratio' | 'heating-value' | 'area' | 'hardness'
 
 export interface Unit {
   readonly kind: Kind
@@ -82,6 +83,12 @@ export const units = {
   h: unit('duration', 'h', 3600, 1, ['h', 'hr', 'hour', 'hours']),
   percent: unit('ratio', '%', 0.01, 1, ['%', 'percent']),
   MJm3: unit('heating-value', 'MJ/m³', 1e6, 1, ['mj/m3', 'mj/m³']),
+  m2: unit('area', 'm²', 1, 0, ['m2', 'm²', 'sqm']),
+  ft2: unit('area', 'ft²', foot_m ** 2, 0, ['ft2', 'ft²', 'sqft']),
+  /** Hardness as calcium carbonate. */
+  mgL: unit('hardness', 'mg/L', 0.001, 0, ['mg/l', 'ppm']),
+  gpg: unit('hardness', 'gpg', 0.01711806, 1, ['gpg', 'gr/gal', 'gr/usgal', 'grains']),
+  dH: unit('hardness', '°dH', 0.017848, 1, ['dh', '°dh']),
   BtuFt3: unit('heating-value', 'Btu/ft³', btu_J / cubicFoot_m3, 0, ['btu/ft3', 'btu/ft³', 'btu/cf']),
 } as const satisfies Record<string, Unit>
 

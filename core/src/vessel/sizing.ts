@@ -1,4 +1,6 @@
-import { celsius, expansionFraction, saturationAbs_Pa } from '../water/water'
+import type { HeatingFluid } from '../fluid/glycol'
+import { fluidDensity_kg_m3, fluidGrowth, plainWater } from '../fluid/glycol'
+import { celsius, saturationAbs_Pa } from '../water/water'
 import { naFillGauge_Pa } from '../water/head'
 import { nextSize_m3 } from './catalogue'
 import { en12828Coefficient, en12828Size, fillWindow, finalGauge_Pa, initialGauge_Pa, waterReserve_m3 } from './en12828'
@@ -22,7 +24,15 @@ export interface VesselInputs {
   readonly reliefMargin_Pa: number
   readonly pipeExpansion_1_K: number
   readonly builtIn?: ChargedVessel
+  /** Other vessels that are on the circuit anyway. */
+  readonly further?: readonly ChargedVessel[]
   readonly sizes_m3: readonly number[]
+  /** Water when absent. */
+  readonly fluid?: HeatingFluid
+  /** Charge set by hand; the method's when absent. */
+  readonly chargeSetGauge_Pa?: number
+  /** How far the relief stands above the vessel; 0 when absent. */
+  readonly reliefAbove_m?: number
 }
 
 export interface VesselNeed {
@@ -35,7 +45,7 @@ export interface VesselNeed {
   readonly reserve_m3: number
   /** All vessels together, at the charge above. */
   readonly needed_m3: number
-  /** What the built-in vessel contributes to that. */
+  /** What the built-in vessel and others contribute to that. */
   readonly builtInCounts_m3: number
   /** Left for a separate vessel; 0 when the built-in one is enough. */
   readonly neededNew_m3: number
@@ -49,11 +59,16 @@ export type VesselSizing =
 
 const head_Pa = (height_m: number) => 9810 * height_m
 
-/** Charge and final pressure of the method, gauge Pa, before anything is sized. Sources: sources.en12828, sources.naFill. */
+/** What the relief lets stand at the vessel, gauge Pa: its setting, and the water between them (below 0 when the relief sits lower). Source: hydrostatics, water at 1000 kg/m³. */
+export const reliefLiftsGauge_Pa = (inputs: Pick<VesselInputs, 'reliefSetGauge_Pa' | 'reliefAbove_m'>): number => inputs.reliefSetGauge_Pa + head_Pa(inputs.reliefAbove_m ?? 0)
+
+/** Charge and final pressure at the vessel by the method, gauge Pa, before anything is sized; a relief above the vessel lets it have its head more. Sources: sources.en12828, sources.naFill. */
 export function designPressures(inputs: VesselInputs): { readonly chargeGauge_Pa: number; readonly finalGauge_Pa: number } {
-  if (inputs.method === 'handbook') return { chargeGauge_Pa: naFillGauge_Pa(inputs.height_m), finalGauge_Pa: inputs.reliefSetGauge_Pa - inputs.reliefMargin_Pa }
+  const reliefHead_Pa = head_Pa(inputs.reliefAbove_m ?? 0)
+  const height_m = Math.max(0, inputs.height_m)
+  if (inputs.method === 'handbook') return { chargeGauge_Pa: inputs.chargeSetGauge_Pa ?? naFillGauge_Pa(height_m), finalGauge_Pa: reliefLiftsGauge_Pa(inputs) - inputs.reliefMargin_Pa }
   const vapourGauge_Pa = celsius(inputs.maxTemp_K) > 100 ? Math.max(0, saturationAbs_Pa(inputs.maxTemp_K) - inputs.atmosphere_Pa) : 0
-  return { chargeGauge_Pa: initialGauge_Pa({ height_m: inputs.height_m, margin_Pa: inputs.margin_Pa, vapourGauge_Pa }), finalGauge_Pa: finalGauge_Pa(inputs.reliefSetGauge_Pa) }
+  return { chargeGauge_Pa: inputs.chargeSetGauge_Pa ?? initialGauge_Pa({ height_m, margin_Pa: inputs.margin_Pa, vapourGauge_Pa }), finalGauge_Pa: finalGauge_Pa(inputs.reliefSetGauge_Pa) + reliefHead_Pa }
 }
 
 /**
@@ -63,27 +78,35 @@ export function designPressures(inputs: VesselInputs): { readonly chargeGauge_Pa
 export function sizeVessel(inputs: VesselInputs): VesselSizing {
   const pressures = designPressures(inputs)
   const { atmosphere_Pa } = inputs
-  const staticHead_Pa = head_Pa(inputs.height_m)
+  const staticHead_Pa = head_Pa(Math.max(0, inputs.height_m))
   if (pressures.finalGauge_Pa <= pressures.chargeGauge_Pa) return { outcome: 'no-room', staticHead_Pa, ...pressures }
   const byMethod = inputs.method === 'en12828' ? needByEn12828(inputs, pressures) : needByHandbook(inputs, pressures)
   const needed_m3 = Math.max(0, byMethod.needed_m3)
-  const builtInCounts_m3 = inputs.builtIn ? volumeAtCharge_m3(inputs.builtIn, { ...pressures, atmosphere_Pa }) : 0
+  const counts = (vessel: ChargedVessel) => volumeAtCharge_m3(vessel, { ...pressures, atmosphere_Pa })
+  const builtInCounts_m3 = otherVessels(inputs).reduce((sum, vessel) => sum + counts(vessel), 0)
   const neededNew_m3 = Math.max(0, needed_m3 - builtInCounts_m3)
   const stock_m3 = neededNew_m3 === 0 ? 0 : nextSize_m3(neededNew_m3, inputs.sizes_m3)
   return { outcome: 'sized', need: { ...pressures, ...byMethod, staticHead_Pa, needed_m3, builtInCounts_m3, neededNew_m3, stock_m3 } }
 }
 
+/** Vessels on the circuit beside the one that is sized. */
+export const otherVessels = ({ builtIn, further }: Pick<VesselInputs, 'builtIn' | 'further'>): readonly ChargedVessel[] => [...(builtIn ? [builtIn] : []), ...(further ?? [])]
+
 type Pressures = ReturnType<typeof designPressures>
 
-function needByEn12828({ system_m3, maxTemp_K, atmosphere_Pa }: VesselInputs, { chargeGauge_Pa, finalGauge_Pa }: Pressures) {
-  const fraction = en12828Coefficient(maxTemp_K)
+const isWater = ({ fluid }: VesselInputs) => !fluid || fluid.kind === 'water'
+
+function needByEn12828(inputs: VesselInputs, { chargeGauge_Pa, finalGauge_Pa }: Pressures) {
+  const { system_m3, maxTemp_K, atmosphere_Pa } = inputs
+  const fraction = isWater(inputs) ? en12828Coefficient(maxTemp_K) : fluidGrowth(inputs.fluid ?? plainWater, inputs)
   const needed_m3 = en12828Size({ system_m3, expansionFraction: fraction, initialGauge_Pa: chargeGauge_Pa, finalGauge_Pa, atmosphere_Pa }) ?? 0
   return { expansionFraction: fraction, expansion_m3: fraction * system_m3, reserve_m3: waterReserve_m3(system_m3), needed_m3 }
 }
 
 function needByHandbook(inputs: VesselInputs, { chargeGauge_Pa, finalGauge_Pa }: Pressures) {
   const { system_m3, fillTemp_K, maxTemp_K, pipeExpansion_1_K, atmosphere_Pa } = inputs
-  const expansion_m3 = netExpansion_m3({ system_m3, fillTemp_K, maxTemp_K, pipeExpansion_1_K })
+  const own = isWater(inputs) ? {} : { coldVolume_m3_kg: 1 / fluidDensity_kg_m3(inputs.fluid ?? plainWater, fillTemp_K), hotVolume_m3_kg: 1 / fluidDensity_kg_m3(inputs.fluid ?? plainWater, maxTemp_K) }
+  const expansion_m3 = netExpansion_m3({ system_m3, fillTemp_K, maxTemp_K, pipeExpansion_1_K, ...own })
   const needed_m3 = diaphragmTank_m3(expansion_m3, { minAbs_Pa: chargeGauge_Pa + atmosphere_Pa, maxAbs_Pa: finalGauge_Pa + atmosphere_Pa }) ?? 0
   return { expansionFraction: expansion_m3 / system_m3, expansion_m3, reserve_m3: 0, needed_m3 }
 }
@@ -111,7 +134,7 @@ export function fillTarget(inputs: VesselInputs, need: VesselNeed, fitted_m3: nu
 }
 
 /** Water that real densities say has to go somewhere, m³. Source: sources.if97. */
-export const realExpansion_m3 = ({ system_m3, fillTemp_K, maxTemp_K }: VesselInputs): number => system_m3 * expansionFraction({ fillTemp_K, maxTemp_K })
+export const realExpansion_m3 = ({ system_m3, fillTemp_K, maxTemp_K, fluid = plainWater }: VesselInputs): number => system_m3 * fluidGrowth(fluid, { fillTemp_K, maxTemp_K })
 
 /** Largest system a fitted vessel serves by the method, m³, by bisection to a tenth of a litre. */
 export function largestSystem_m3(inputs: VesselInputs, fitted_m3: number): number {

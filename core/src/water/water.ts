@@ -1,3 +1,4 @@
+import { remembered } from './remembered'
 import { zeroCelsius_K } from '../units/units'
 import type { Term } from './if97Coefficients'
 import { region1, region2Ideal, region2Residual, saturation, viscosityDilute, viscosityResidual } from './if97Coefficients'
@@ -75,10 +76,10 @@ export function saturationTemp_K(pressureAbs_Pa: number): number {
 }
 
 /** Saturated liquid at a temperature of 273.15 to 623.15 K: region 1 at its vapour pressure. Source: sources.if97. */
-export const saturatedLiquid = (temp_K: number): LiquidWater => liquidWater({ temp_K, pressureAbs_Pa: saturationAbs_Pa(temp_K) })
+export const saturatedLiquid: (temp_K: number) => LiquidWater = remembered((temp_K) => liquidWater({ temp_K, pressureAbs_Pa: saturationAbs_Pa(temp_K) }))
 
 /** Saturated steam, IF97 region 2 at the vapour pressure: specific volume m³/kg and enthalpy J/kg. 273.16 to 623.15 K. Source: sources.if97. */
-export function saturatedSteam(temp_K: number): { readonly specificVolume_m3_kg: number; readonly enthalpy_J_kg: number } {
+export const saturatedSteam: (temp_K: number) => { readonly specificVolume_m3_kg: number; readonly enthalpy_J_kg: number } = remembered((temp_K) => {
   const p_MPa = saturationAbs_Pa(temp_K) / 1e6
   const tau = 540 / temp_K
   const b = tau - 0.5
@@ -88,7 +89,7 @@ export function saturatedSteam(temp_K: number): { readonly specificVolume_m3_kg:
   const g_t = ideal + residual(([i, j, n]) => n * p_MPa ** i * j * b ** (j - 1))
   const rt = gasConstant_kJ_kgK * temp_K
   return { specificVolume_m3_kg: (rt / (1000 * p_MPa)) * p_MPa * g_p, enthalpy_J_kg: 1000 * rt * tau * g_t }
-}
+})
 
 /** Heat to evaporate water at a temperature, J/kg. 273.16 to 623.15 K. Source: sources.if97. */
 export const latentHeat_J_kg = (temp_K: number): number => saturatedSteam(temp_K).enthalpy_J_kg - saturatedLiquid(temp_K).enthalpy_J_kg
@@ -103,8 +104,8 @@ export function viscosity_Pas({ temp_K, density_kg_m3 }: { readonly temp_K: numb
 }
 
 /** Density of heating water, kg/m³, at one atmosphere or its own vapour pressure, whichever is more. 273.15 to 623.15 K. Source: sources.if97. */
-export const waterDensity_kg_m3 = (temp_K: number): number =>
-  liquidWater({ temp_K, pressureAbs_Pa: Math.max(101325, saturationAbs_Pa(temp_K)) }).density_kg_m3
+export const waterDensity_kg_m3: (temp_K: number) => number = remembered((temp_K) =>
+  liquidWater({ temp_K, pressureAbs_Pa: Math.max(101325, saturationAbs_Pa(temp_K)) }).density_kg_m3)
 
 /**
  * Part by which water grows from fill to hottest, ratio of densities less one (0 to about 0.1; slightly negative below 4 °C).

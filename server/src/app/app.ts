@@ -2,7 +2,7 @@ import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import fastifyStatic from '@fastify/static'
 import swagger from '@fastify/swagger'
-import { JobDocument, JobFile, PersonSchema } from '@hestian/core'
+import { JobDocument, JobFile, OwnUnits, PersonParams, PersonSchema, Refused as RefusedSchema } from '@hestian/core'
 import type { Refused } from '@hestian/core'
 import Fastify from 'fastify'
 import type { FastifyError, FastifyInstance } from 'fastify'
@@ -13,6 +13,9 @@ import { openDatabase } from '../db/database'
 import type { GaugeAddress } from '../gauges/gaugeLink'
 import { GaugeLink } from '../gauges/gaugeLink'
 import { gaugeRoutes } from '../gauges/gaugeRoutes'
+import { evidenceRoutes } from '../evidence/evidenceRoutes'
+import { EvidenceStore } from '../evidence/evidenceStore'
+import { readBoard } from '../jobs/board'
 import { jobRoutes } from '../jobs/jobRoutes'
 import { JobStore } from '../jobs/jobStore'
 import { LiveHub } from '../live/hub'
@@ -49,7 +52,8 @@ export async function buildApp({ dataFolder, gauges: addresses = [], webFolder, 
 
   const db = await openDatabase(dataFolder)
   const hub = new LiveHub()
-  const jobs = new JobStore(db, hub)
+  const jobs = new JobStore(db, hub, clock)
+  const evidence = new EvidenceStore(db, dataFolder, clock)
   const people = new PeopleStore(db)
   const gauges = addresses.map((address) => new GaugeLink(address))
   const recorder = new TestRecorder(jobs, gauges, clock, (error) => http.log.error(error))
@@ -62,17 +66,23 @@ export async function buildApp({ dataFolder, gauges: addresses = [], webFolder, 
   await http.register(async (api) => {
     const typed = api.withTypeProvider<ZodTypeProvider>()
     typed.get('/people', { schema: { response: { 200: z.array(PersonSchema) } } }, async () => (await people.list()).map((person) => ({ ...person, tickets: [...person.tickets] })))
+    typed.put('/people/:personId/units', { schema: { params: PersonParams, body: OwnUnits, response: { 200: z.object({}), 400: RefusedSchema } } }, async (request) => {
+      await people.setUnits(request.params.personId, request.body)
+      return {}
+    })
     typed.get('/openapi.json', { schema: { hide: true } }, async () => http.swagger())
     typed.get('/schema/job-document.json', { schema: { hide: true } }, async () => z.toJSONSchema(JobDocument, { io: 'input' }))
     typed.get('/schema/job-file.json', { schema: { hide: true } }, async () => z.toJSONSchema(JobFile, { io: 'input' }))
-    await api.register(jobRoutes, { jobs, people, clock })
+    await api.register(jobRoutes, { jobs, board: (query) => readBoard(db, query), people, clock })
+    await api.register(evidenceRoutes, { evidence })
     await api.register(testRoutes, { jobs, people, gauges, recorder, clock })
     await api.register(gaugeRoutes, { gauges })
     await api.register(liveRoutes, { hub, jobs })
-    await api.register(packRoutes, { jobs, people, clock })
+    await api.register(packRoutes, { jobs, people, evidence, clock })
   }, { prefix: '/api' })
   if (webFolder && existsSync(webFolder)) await serveWeb(http, webFolder)
   else http.setNotFoundHandler((_, reply) => reply.code(404).send({ code: 'no-such-place', says: 'There is nothing at this address.' }))
+  await jobs.freshenSummaries((error) => http.log.error(error))
   await recorder.resume()
   return { http, jobs, people }
 }
@@ -94,7 +104,7 @@ function answerErrors(http: FastifyInstance): void {
       const says = error.validation.slice(0, 3).map((issue) => `${issue.instancePath.replaceAll('/', ' ').trim() || 'the request'}: ${issue.message ?? 'is wrong'}`).join('; ')
       return reply.code(400).send({ code: 'not-understood', says: `That cannot be understood. ${says}.` })
     }
-    if (error.statusCode === 413) return reply.code(413).send({ code: 'too-large', says: 'That is too large: at most 1 MB is accepted here, 64 MB for a job file.' })
+    if (error.statusCode === 413) return reply.code(413).send({ code: 'too-large', says: 'That is too large: at most 1 MB is accepted here, 20 MB for a photograph or paper, 64 MB for a job file.' })
     if (error.statusCode !== undefined && error.statusCode < 500) return reply.code(error.statusCode === 415 ? 400 : error.statusCode).send({ code: 'not-understood', says: `That cannot be understood: ${error.message}.` })
     http.log.error({ error, url: request.url })
     return reply.code(500).send({ code: 'not-understood', says: 'Something went wrong in Hestian itself. Nothing you typed is lost; try again.' })

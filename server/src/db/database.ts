@@ -2,6 +2,7 @@ import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
 import 'reflect-metadata'
 import { DataSource } from 'typeorm'
+import { BoardAndEvidence1790100000000 } from './boardAndEvidence'
 import { FirstTables1790000000000 } from './firstTables'
 import { tables } from './tables'
 
@@ -17,7 +18,7 @@ export interface Database {
 export async function openDatabase(folder: string): Promise<Database> {
   mkdirSync(folder, { recursive: true })
   const source = new DataSource({
-    type: 'better-sqlite3', database: join(folder, 'hestian.sqlite'), entities: tables, migrations: [FirstTables1790000000000], migrationsRun: true, synchronize: false,
+    type: 'better-sqlite3', database: join(folder, 'hestian.sqlite'), entities: tables, migrations: [FirstTables1790000000000, BoardAndEvidence1790100000000], migrationsRun: true, synchronize: false,
     prepareDatabase: (db: { pragma: (text: string) => unknown }) => {
       db.pragma('journal_mode = WAL')
       db.pragma('synchronous = FULL')

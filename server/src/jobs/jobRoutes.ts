@@ -1,7 +1,8 @@
 import {
-  Act, blankDocument, JobFile, JobParams, JobState, NewJob, NewRecord, NewRevision, OffParams, ProveSheet, putBack, Refused, RevisionParams, SaveDraft, Saved, SignHandover, SignStep, StepParams, ConfirmGuard,
-  confirmGuard, fingerprint, lacking, signStep, ticketsToProve, ticketsToSign, ticketWords,
+  Act, ArchiveJob, blankDocument, BoardPage as BoardPageSchema, BoardQuery as BoardQuerySchema, DuplicateJob, JobFile, JobParams, JobState, NewJob, NewRecord, NewRevision, OffParams, ProveSheet, putBack, Refused, RevisionParams, SaveDraft, Saved, SignHandover, SignStep, StepParams, ConfirmGuard,
+  confirmGuard, fingerprint, templateOf, lacking, signStep, ticketsToProve, ticketsToSign, ticketWords,
 } from '@hestian/core'
+import type { BoardPage, BoardQuery, RecordKind } from '@hestian/core'
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
 import { z } from 'zod'
 import type { Clock } from '../app/parts'
@@ -13,9 +14,26 @@ import { nextLetter } from './jobStore'
 
 const refused = { 400: Refused, 403: Refused, 404: Refused, 409: Refused, 413: Refused }
 
+/** Kinds that a hand on site adds by itself, in any order and after a lost connection. */
+const recordedHere: readonly RecordKind[] = ['reading', 'off', 'looked', 'draught', 'inspected', 'snag', 'snag-done', 'chosen-option']
+
 /** Jobs: the board, drafts, records, steps, revisions, signatures, files. Rules are core's, storage is the store's. */
-export const jobRoutes: FastifyPluginAsyncZod<{ jobs: JobStore; people: PeopleStore; clock: Clock }> = async (app, { jobs, people, clock }) => {
-  app.get('/jobs', { schema: { response: { 200: z.array(JobState) } } }, async () => Promise.all((await jobs.ids()).map((id) => jobs.state(id))))
+export const jobRoutes: FastifyPluginAsyncZod<{ jobs: JobStore; board: (query: BoardQuery) => Promise<BoardPage>; people: PeopleStore; clock: Clock }> = async (app, { jobs, board, people, clock }) => {
+  app.get('/jobs', { schema: { querystring: BoardQuerySchema, response: { 200: BoardPageSchema, 400: Refused } } }, async (request) => board(request.query))
+
+  app.post('/jobs/:jobId/archive', { schema: { params: JobParams, body: ArchiveJob, response: { 200: z.object({}), ...refused } } }, async (request) => {
+    await people.get(request.body.by)
+    await jobs.archive(request.params.jobId, request.body.archived)
+    return {}
+  })
+
+  app.post('/jobs/:jobId/duplicate', { schema: { params: JobParams, body: DuplicateJob, response: { 201: JobState, ...refused } } }, async (request, reply) => {
+    const { id, by, name } = request.body
+    await people.get(by)
+    const { document, number } = await jobs.state(request.params.jobId)
+    const blank = blankDocument({ name, address: '', practice: document.practice })
+    return reply.code(201).send(await jobs.create(id, templateOf(document, { name, number, blank }), clock.now()))
+  })
 
   app.post('/jobs', { schema: { body: NewJob, response: { 201: JobState, ...refused } } }, async (request, reply) => {
     const { id, by, ...site } = request.body
@@ -34,7 +52,7 @@ export const jobRoutes: FastifyPluginAsyncZod<{ jobs: JobStore; people: PeopleSt
   app.post('/jobs/:jobId/records', { schema: { params: JobParams, body: NewRecord, response: { 201: z.object({}), ...refused } } }, async (request, reply) => {
     const { body } = request
     await people.get(body.by)
-    if (body.body.kind !== 'reading' && body.body.kind !== 'off') throw new Refusal('not-understood', 'Only readings and things left off are recorded here; tests, steps and signatures have addresses of their own.')
+    if (!recordedHere.includes(body.body.kind)) throw new Refusal('not-understood', 'Only what is seen, read, tried, inspected or left off is recorded here; tests, steps and signatures have addresses of their own.')
     await jobs.append(request.params.jobId, [body])
     return reply.code(201).send({})
   })
@@ -69,7 +87,7 @@ export const jobRoutes: FastifyPluginAsyncZod<{ jobs: JobStore; people: PeopleSt
     const person = await people.get(request.body.by)
     const { judgement } = judged(state)
     const sheet = Object.values(judgement.sheets).find((one) => one.id === request.body.sheet)
-    if (!sheet || sheet.id === 'H1') throw new Refusal('not-understood', 'There is no such sheet to prove.')
+    if (!sheet || sheet.id === 'handover') throw new Refusal('not-understood', 'There is no such sheet to prove.')
     const needed = lacking(person, ticketsToProve(sheet.id))
     if (needed.length > 0) throw new Refusal('ticket-missing', `${person.name} has no ${needed.map((ticket) => ticketWords[ticket]).join(' or ')}; proving ${sheet.name} needs one.`)
     if (sheet.state === 'stop') throw new Refusal('cannot-prove', `${sheet.name} has an open stop.`)

@@ -1,8 +1,9 @@
 import type { JobDocument, JobFile, JobRecord, JobState, RevisionInfo, Sample } from '@hestian/core'
-import { readDocument, same } from '@hestian/core'
+import { readDocument, same, summaryOf, summaryVersion } from '@hestian/core'
 import type { Database } from '../db/database'
-import type { JobRow, RecordRow, RevisionRow, SampleRow } from '../db/tables'
+import type { RecordRow, JobRow, RevisionRow, SampleRow } from '../db/tables'
 import { JobTable, RecordTable, RevisionTable, SampleTable } from '../db/tables'
+import type { Clock } from '../app/parts'
 import { Refusal } from '../app/refusal'
 import type { LiveHub } from '../live/hub'
 
@@ -26,11 +27,32 @@ export function nextLetter(letters: readonly string[]): string {
 
 /** Jobs with their drafts, revisions, records and samples: the only place that touches their tables. */
 export class JobStore {
-  constructor(private readonly db: Database, private readonly hub: LiveHub) {}
+  constructor(private readonly db: Database, private readonly hub: LiveHub, private readonly clock: Clock) {}
 
-  async ids(): Promise<string[]> {
-    const rows = await this.db.source.getRepository(JobTable).find({ order: { createdAt: 'ASC' } })
-    return rows.map((row) => row.id)
+  /** Jobs on which more tests were begun than ended. */
+  async idsWithTestsUnderWay(): Promise<string[]> {
+    const rows = await this.db.source.query<{ jobId: string }[]>(`SELECT jobId FROM record WHERE kind IN ('test-begun', 'test-ended') GROUP BY jobId HAVING SUM(kind = 'test-begun') > SUM(kind = 'test-ended')`)
+    return rows.map((row) => row.jobId)
+  }
+
+  /** Makes every stored summary that an older version made again. */
+  async freshenSummaries(complain: (error: unknown) => void): Promise<void> {
+    const rows = await this.db.source.getRepository(JobTable).find({ select: { id: true, summaryVersion: true } })
+    // One job that cannot be read must not keep the others from opening.
+    for (const row of rows) if (row.summaryVersion !== summaryVersion) await this.summarise(row.id).catch(complain)
+  }
+
+  /** Writes what the board shows of a job; `changed` unless only the code is newer. */
+  private async summarise(id: string, changed?: 'changed'): Promise<void> {
+    const { id: _id, number, frozen: _frozen, shares, ...summary } = summaryOf(await this.state(id))
+    // Lower case is made here: SQLite knows only that of ASCII.
+    const searchable = [summary.name, summary.address, number, summary.stage, summary.waits].join(' ').toLowerCase()
+    await this.db.inTurn(async () => { await this.db.source.getRepository(JobTable).update({ id }, { ...summary, searchable, shares: JSON.stringify(shares), summaryVersion, ...(changed ? { changedAt: this.clock.now() } : {}) }) })
+  }
+
+  async archive(id: string, archived: boolean): Promise<void> {
+    await this.row(id)
+    await this.db.inTurn(async () => { await this.db.source.getRepository(JobTable).update({ id }, { archived: archived ? 1 : 0 }) })
   }
 
   async state(id: string): Promise<JobState> {
@@ -51,6 +73,7 @@ export class JobStore {
       if (existing) return
       await this.insertJob({ id, number: await this.nextNumber(), draft: JSON.stringify(document), saveNumber: 1, frozen: null, createdAt: at })
     })
+    await this.summarise(id, 'changed')
     return this.state(id)
   }
 
@@ -67,6 +90,7 @@ export class JobStore {
       await this.db.source.getRepository(JobTable).update({ id }, { draft: JSON.stringify(document), saveNumber: saveNumber + 1 })
       return saveNumber + 1
     })
+    await this.summarise(id, 'changed')
     this.hub.tell(id, { kind: 'job', saveNumber: saved, frozen: null })
     return saved
   }
@@ -90,6 +114,7 @@ export class JobStore {
       }
       return fresh
     }))
+    if (stored.length > 0 || freeze) await this.summarise(jobId, 'changed')
     for (const record of stored) this.hub.tell(jobId, { kind: 'record', record })
     if (freeze) this.hub.tell(jobId, { kind: 'job', saveNumber: (await this.row(jobId)).saveNumber, frozen: freeze.letter })
   }
@@ -112,6 +137,7 @@ export class JobStore {
   /** Opens a frozen design for editing again; the signed revision stays as it is. */
   async unfreeze(jobId: string): Promise<void> {
     await this.db.inTurn(async () => { await this.db.source.getRepository(JobTable).update({ id: jobId }, { frozen: null }) })
+    await this.summarise(jobId, 'changed')
     this.hub.tell(jobId, { kind: 'job', saveNumber: (await this.row(jobId)).saveNumber, frozen: null })
   }
 
@@ -147,15 +173,16 @@ export class JobStore {
         }
       })
     })
+    await this.summarise(file.id, 'changed')
   }
 
-  private async insertJob(row: JobRow): Promise<void> {
+  private async insertJob(row: Pick<JobRow, 'id' | 'number' | 'draft' | 'saveNumber' | 'frozen' | 'createdAt'>): Promise<void> {
     await this.db.source.getRepository(JobTable).insert(row)
   }
 
   private async nextNumber(): Promise<string> {
-    const rows = await this.db.source.getRepository(JobTable).find()
-    return String(Math.max(400, ...rows.map((row) => Number(row.number)).filter(Number.isFinite)) + 1).padStart(4, '0')
+    const [row] = await this.db.source.query<{ most: number | null }[]>(`SELECT MAX(CAST(number AS INTEGER)) AS most FROM job`)
+    return String(Math.max(400, row?.most ?? 0) + 1).padStart(4, '0')
   }
 
   private async row(id: string): Promise<JobRow> {

@@ -5,7 +5,7 @@ import { Refusal } from '../app/refusal'
 /** A job solved and judged again on the server, as it is whenever something is signed or printed. */
 export function judged(state: JobState): { readonly solution: Solution; readonly judgement: Judgement } {
   const solution = solve(state.document)
-  return { solution, judgement: judge(solution, { entries: state.records, samples: state.samples }) }
+  return { solution, judgement: judge(solution, { entries: state.records, samples: state.samples, frozen: state.frozen }) }
 }
 
 /** Records made from what core allows, the first under the caller's id so that sending it twice stores it once. */

@@ -1,5 +1,5 @@
 import type { Drawing, Finding, JobState, Judgement, JudgedTest, Person, Show, Solution, Working } from '@hestian/core'
-import { drawingSvg, durationWords, gasTree, offWords, paperInks, pressureLadder, severityWords, showIn, surveyFields, ticketWords, tightnessTrace, word, writeOut } from '@hestian/core'
+import { answerOf, answerText, asDesigned, dischargeElevation, drawingSvg, pressureTemperature, pressureView, pumpCurveDrawing, storeLadder, durationWords, inWords, lookQuestions, mainCurveDrawing, schoolNames, schools, sideOf, gasTree, offWords, paperInks, pressureLadder, severityWords, showIn, surveyFields, ticketWords, tightnessTrace, word, writeOut } from '@hestian/core'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 
 export interface HandoverFacts {
@@ -28,6 +28,7 @@ export function handoverSheet(facts: HandoverFacts): TDocumentDefinitions {
       { text: state.document.site.name, font: 'Head', bold: true, fontSize: 24, headlineLevel: 1 },
       { text: [state.document.site.address || 'No address given', `.  ${solution.practice.label}.  Job ${state.number}`, state.frozen ? `, revision ${state.frozen}.` : ', draft.'], margin: [0, 2, 0, 8], color: paperInks['ink-2'] },
       ...(signature ? [] : [{ text: 'Draft: not signed. Do not hand over.', bold: true, color: paperInks.stop, margin: [0, 0, 0, 6] } satisfies Content]),
+      ...heating(facts, show),
       ...answers(facts, show),
       ...survey(facts, show),
       ...proving(judgement, show, nameOf),
@@ -40,9 +41,9 @@ export function handoverSheet(facts: HandoverFacts): TDocumentDefinitions {
   } as TDocumentDefinitions
 }
 
-const section = (text: string): Content => ({ stack: [{ text, font: 'Head', bold: true, fontSize: 14 }, { canvas: [{ type: 'line', x1: 0, y1: 2, x2: 503, y2: 2, lineWidth: 1.2, lineColor: paperInks.ink }] }], margin: [0, 12, 0, 6], headlineLevel: 2 })
+export const section = (text: string): Content => ({ stack: [{ text, font: 'Head', bold: true, fontSize: 14 }, { canvas: [{ type: 'line', x1: 0, y1: 2, x2: 503, y2: 2, lineWidth: 1.2, lineColor: paperInks.ink }] }], margin: [0, 12, 0, 6], headlineLevel: 2 })
 const drawn = (drawing: Drawing, width: number): Content => ({ svg: drawingSvg(drawing, 'Text'), width, margin: [0, 4, 0, 6] })
-const rows = (widths: (string | number)[], body: readonly (readonly Content[])[], header = 0): Content =>
+export const rows = (widths: (string | number)[], body: readonly (readonly Content[])[], header = 0): Content =>
   ({ table: { widths, headerRows: header, keepWithHeaderRows: header, dontBreakRows: true, body: body.map((row) => [...row]) }, layout: { hLineWidth: () => 0.5, vLineWidth: () => 0, hLineColor: () => paperInks.hair, paddingTop: () => 3, paddingBottom: () => 3 } }) as Content
 
 function answers({ solution }: HandoverFacts, show: Show): Content[] {
@@ -54,7 +55,10 @@ function answers({ solution }: HandoverFacts, show: Show): Content[] {
     ...(vessel ? [
       { text: [bold(vessel.fitted_m3 > 0 ? show(vessel.fitted_m3, 'small-volume') : 'The built-in vessel'), ` ${practice.words.vessel}${vessel.fitted_m3 > 0 ? '' : ' is enough'}, charged to `, bold(show(vessel.need.chargeGauge_Pa, 'water-pressure')), ' before filling, filled to ', bold(show(vessel.fillGauge_Pa, 'water-pressure')), ' cold. ', vessel.forecast.outcome === 'settles' ? `Hot, ${show(vessel.forecast.hotGauge_Pa, 'water-pressure')} is to be expected; the relief is set to ${show(vessel.inputs.reliefSetGauge_Pa, 'water-pressure')}.` : ''], fontSize: 12 } as Content,
       { columns: [{ width: 300, stack: [drawn(pressureLadder(vessel, practice, show, { width: 366, height: 330 }, document.heating?.deliveredChargeGauge_Pa?.value), 290)] }, { width: '*', stack: [{ text: 'All pressures gauge, at the fill point.', color: paperInks['ink-2'], margin: [0, 8, 0, 4] }, { text: `System water ${show(vessel.inputs.system_m3, 'volume')}, of which ${show(vessel.content.assumed_m3, 'volume')} assumed.` }] }] } as Content,
+      { text: `Charge before filling, vessel isolated and its water side empty: ${show(vessel.pumpUp.gauge_Pa, 'water-pressure')} at ${show(vessel.pumpUp.dayTemp_K, 'temperature')}.`, margin: [0, 4, 0, 0] } as Content,
+      drawn(pressureTemperature(pressureView(vessel, asDesigned), show, practice.units, { width: 620, height: 260 }), 420),
     ] : [{ text: solution.vessel.applies ? 'The heating vessel is not designed.' : solution.vessel.because }]),
+    ...circuit(solution, show), ...store(solution, show), ...reliefs(solution, show),
     ...(gas ? [
       { text: [bold(`${gas.index.pipe.size.name}`), ` to ${gas.index.appliance?.name ?? 'the index appliance'}; `, bold(show(gas.index.dropTo_Pa, 'gas-pressure')), ` of the ${show(gas.indexAllowed_Pa, 'gas-pressure')} allowed, ${show(gas.index.farGauge_Pa, 'gas-pressure')} left with everything burning.`], fontSize: 12, margin: [0, 8, 0, 0] } as Content,
       drawn(gasTree(gas, show, 820), 503),
@@ -64,6 +68,57 @@ function answers({ solution }: HandoverFacts, show: Show): Content[] {
 }
 
 const bold = (text: string) => ({ text, bold: true })
+const head = (...texts: readonly string[]) => texts.map(bold)
+
+/** The heating circuit: its flows, what is throttled, and what drives it. */
+function circuit(solution: Solution, show: Show): Content[] {
+  const answer = answerOf(solution.circuit)
+  if (!answer) return []
+  return [
+    section('Heating circuit'),
+    { text: [bold(show(answer.flow_m3_s, 'water-flow')), ' against ', bold(show(answer.index.loss_Pa, 'water-pressure')), `; the index circuit is ${answer.index.zone.name}. ${answer.pump ? `${answer.pump.label}. ` : ''}Holds ${show(answer.content.total_m3, 'volume')}, between ${show.figure(answer.content.between_m3[0], 'volume')} and ${show(answer.content.between_m3[1], 'volume')}.`], fontSize: 12 },
+    rows(['*', 60, 60, 60, 100], [head('Zone', 'Heat', 'Flow', 'Loss', 'Throttle'), ...answer.zones.map((zone) => [zone.zone.name, show(zone.load_W, 'power'), show(zone.flow_m3_s, 'water-flow'), show(zone.loss_Pa, 'water-pressure'), zone.isIndex ? 'index' : zone.zone.alone ? 'fed alone' : zone.setting_m3_s === undefined ? 'open' : `${show(zone.surplus_Pa, 'water-pressure')}, Kv ${(zone.setting_m3_s * 3600).toFixed(1)}`])], 1),
+    rows(['*', 60, 60, 60, 60], [head('Pipe', 'Size', 'Flow', 'Speed', 'Loss'), ...answer.pipes.map((pipe) => [pipe.pipe.name, pipe.size.name, show(pipe.flow_m3_s, 'water-flow'), show(pipe.velocity_m_s, 'velocity', 2), show(pipe.loss_Pa, 'water-pressure', 3)])], 1),
+    drawn(pumpCurveDrawing(answer, show, solution.practice.units, { width: 520, height: 230 }), 360),
+  ]
+}
+
+/** What keeps the store from bursting. */
+function store(solution: Solution, show: Show): Content[] {
+  const answer = answerOf(solution.safety)
+  if (!answer) return []
+  const { words } = solution.practice
+  return [
+    section('Hot water safety'),
+    { text: [answer.vesselWanted ? bold(`${show(answer.fitted_m3, 'small-volume')} ${words.vessel}, charged to ${show(answer.chargeGauge_Pa, 'water-pressure')}`) : bold(`No ${words.vessel}`), `. ${answer.heater.name}, ${show(answer.store_m3, 'small-volume')}; the system is ${answer.closed.system === 'cannot-tell' ? 'taken as closed' : answer.closed.system}. ${show(answer.reducedGauge_Pa, 'water-pressure')} at the store.`], fontSize: 12 },
+    drawn(storeLadder(answer, solution.practice, show, { width: 366, height: 300 }), 290),
+  ]
+}
+
+/** Relief valves, what each carries, and where its water goes. */
+function reliefs(solution: Solution, show: Show): Content[] {
+  const answer = answerOf(solution.relief)
+  if (!answer || answer.valves.length === 0) return []
+  return [
+    section('Relief and discharge'),
+    rows(['*', 60, 80, 80, 110], [head('Valve', 'Lifts at', 'Carries', 'Has to', 'Weakest part'), ...answer.valves.map((one) => [one.valve.name, show(one.setGauge_Pa, 'water-pressure'), one.together_W === undefined ? 'not read' : show(one.together_W, 'power'), one.protects_W === undefined ? 'not read' : `${show(one.protects_W, 'power')} (${one.by})`, one.weakest ? `${one.weakest.name}, ${show(one.weakest.limitGauge_Pa, 'water-pressure')}` : 'not read'])], 1),
+    ...answer.valves.filter((one) => one.valve.discharge.pieces.length > 0).map((one): Content => ({ stack: [{ text: `Discharge of ${one.valve.name}, from the side`, bold: true, margin: [0, 6, 0, 0] }, drawn(dischargeElevation(one.valve.discharge, one.discharge?.faults ?? [], show, { width: 780, height: 260 }), 460)], unbreakable: true })),
+  ]
+}
+
+/** The way of making heat and hot water that was chosen, beside the others. */
+function heating({ solution }: HandoverFacts, show: Show): Content[] {
+  const answer = solution.heat.applies ? solution.heat.answer : undefined
+  if (!answer || answer.options.length === 0) return []
+  const span = (band: { least_s: number; most_s: number } | undefined) => (!band ? '' : Number.isFinite(band.least_s) ? `${durationWords(band.least_s)} to ${durationWords(band.most_s)}` : 'as long as wanted')
+  const { chosen } = solution.document.heat
+  return [
+    section('Heat and hot water'),
+    { text: answer.chosen ? [bold(answer.chosen.option.name), `, because: ${chosen?.because ?? ''}`] : 'Not chosen.', fontSize: 12 },
+    { text: [answer.load_W > 0 ? `${show(answer.load_W, 'power')} of heat${answer.estimated_W > 0 ? `, ${show(answer.estimated_W, 'power')} of it an estimate` : ''}. ` : '', answer.wanted_m3_s > 0 ? `${show(answer.wanted_m3_s, 'water-flow')} of mixed hot water wanted at once. Stored at ${show(answer.storeTemp_K, 'temperature')}.` : ''], margin: [0, 2, 0, 4] },
+    rows(['*', 80, 110, 110, 80], [['Option', 'Keeps up', 'Two showers', 'Reheat', 'Gas, all on'].map((text) => ({ text, bold: true })), ...answer.options.map(({ option, comparison, gas_m3_s }) => [option.name, comparison ? show(comparison.mixed_m3_s, 'water-flow') : '', span(comparison?.twoShowers), comparison?.reheat_s === undefined ? 'no store' : durationWords(comparison.reheat_s), show(gas_m3_s, 'gas-flow')])], 1),
+  ]
+}
 
 function survey({ solution }: HandoverFacts, show: Show): Content[] {
   const { document } = solution
@@ -71,7 +126,18 @@ function survey({ solution }: HandoverFacts, show: Show): Content[] {
     const value = document.survey[field.key]
     return value ? [[field.label, show(value.value, field.measure), value.basis, value.from]] : []
   })
-  return known.length === 0 ? [] : [section('What was found on site'), rows(['*', 90, 70, 150], known)]
+  const { practice } = solution
+  const seen = lookQuestions.flatMap(({ key, label }) => {
+    const looked = document.survey.looked[key]
+    return looked ? [[inWords(label, practice.words), answerText(key, looked.answer), looked.basis === 'measured' ? 'seen' : looked.basis, looked.note ?? '']] : []
+  })
+  const readings = solution.readings.applies ? solution.readings.answer : undefined
+  const chosen = schoolNames.map((name) => { const side = sideOf(name, practice.name, document.schools); return [schools[name].label, schools[name][side].says, document.schools[name] ? `chosen: ${document.schools[name]?.because || 'no reason given'}` : 'usual in this practice'] })
+  return [
+    ...(known.length + seen.length === 0 ? [] : [section('What was found on site'), rows(['*', 90, 70, 150], [...known, ...seen])]),
+    ...(readings?.curve ? [{ text: 'Supply curve of the cold main', bold: true, margin: [0, 8, 0, 0] } satisfies Content, drawn(mainCurveDrawing(readings.curve, { points: readings.points }, show, practice.units, { width: 560, height: 260 }), 360)] : []),
+    section('Where schools differ'), rows([130, '*', 170], chosen),
+  ]
 }
 
 function proving(judgement: Judgement, show: Show, nameOf: (id: string) => string): Content[] {
@@ -113,11 +179,12 @@ function open({ solution, judgement }: HandoverFacts, show: Show): Content[] {
     findings.length === 0 ? { text: 'None.' } : rows([40, '*'], findings.map(({ finding, head, why }) => [bold(severityWords[finding.severity]), { stack: [bold(head), { text: why, color: paperInks['ink-2'] }, { text: finding.source.says, color: paperInks['ink-3'], fontSize: 9 }] }])),
     section('Off on site'),
     judgement.off.length === 0 ? { text: 'Nothing is off on site.' } : rows(['*', 140], judgement.off.map((item) => [item.body.name, offWords[item.body.state]])),
+    ...(judgement.snags.length === 0 ? [] : [section('Snags'), rows(['*', 120, 80], judgement.snags.map(({ body }) => [body.what, body.owner, body.due ?? 'no date']))]),
   ]
 }
 
 function workings(solution: Solution, show: Show): Content[] {
-  const lines = [solution.vessel, solution.gas].flatMap((sheet) => (sheet.applies ? sheet.workings() : []))
+  const lines = [solution.readings, solution.heat, solution.circuit, solution.vessel, solution.safety, solution.relief, solution.gas].flatMap((sheet) => (sheet.applies ? sheet.workings() : []))
   if (lines.length === 0) return []
   return [section('Workings'), rows([150, '*'], lines.map((working: Working) => {
     const { put, result } = writeOut(working, show)

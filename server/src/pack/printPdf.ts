@@ -20,9 +20,10 @@ function prepare(): void {
   ready = true
 }
 
-/** Prints a document, with a file embedded in it. */
-export async function printPdf(definition: TDocumentDefinitions, attachment: { readonly name: string; readonly text: string }): Promise<Buffer> {
+/** Prints a document, with a file embedded in it where one is given. */
+export async function printPdf(definition: TDocumentDefinitions, attachment?: { readonly name: string; readonly text: string }): Promise<Buffer> {
   prepare()
+  if (!attachment) return pdfmake.createPdf(definition).getBuffer()
   const src = `data:application/json;base64,${Buffer.from(attachment.text).toString('base64')}`
   return pdfmake.createPdf({ ...definition, files: { job: { src, name: attachment.name, description: 'Everything recorded on this job, for import' } } } as TDocumentDefinitions).getBuffer()
 }

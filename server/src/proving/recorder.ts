@@ -4,6 +4,7 @@ import { judgeTests } from '@hestian/core'
 import type { Clock } from '../app/parts'
 import type { GaugeLink } from '../gauges/gaugeLink'
 import type { JobStore } from '../jobs/jobStore'
+import { catchingUp } from './catchingUp'
 
 interface Running { readonly jobId: string; readonly testId: string; readonly by: string; readonly stop: () => void }
 
@@ -19,7 +20,7 @@ export class TestRecorder {
 
   /** Finds tests that were running when the server last stopped and goes on with them. */
   async resume(): Promise<void> {
-    for (const jobId of await this.jobs.ids()) {
+    for (const jobId of await this.jobs.idsWithTestsUnderWay()) {
       const state = await this.jobs.state(jobId)
       for (const test of judgeTests({ entries: state.records, samples: state.samples })) if (!test.ended && test.begun.reading === 'streamed') this.follow(jobId, test)
     }
@@ -29,7 +30,8 @@ export class TestRecorder {
     const gauge = this.gauges.find((one) => one.address.id === test.begun.gaugeId)
     if (!gauge || this.running.has(test.testId)) return
     const last_ms = test.run.samples[test.run.samples.length - 1]?.at_ms ?? test.begun.settleFrom_ms
-    const onSample = (sample: Sample) => { if (sample.at_ms >= test.begun.settleFrom_ms) void this.take(jobId, test.testId, sample).catch(this.complain) }
+    const isCaughtUp = catchingUp(last_ms, Date.now)
+    const onSample = (sample: Sample) => { if (sample.at_ms >= test.begun.settleFrom_ms) void this.take(jobId, test.testId, sample, isCaughtUp(sample)).catch(this.complain) }
     gauge.on('sample', onSample)
     this.running.set(test.testId, { jobId, testId: test.testId, by: test.by, stop: () => gauge.off('sample', onSample) })
     gauge.replayFrom(last_ms)
@@ -46,10 +48,11 @@ export class TestRecorder {
     for (const testId of [...this.running.keys()]) this.leave(testId)
   }
 
-  private async take(jobId: string, testId: string, sample: Sample): Promise<void> {
+  private async take(jobId: string, testId: string, sample: Sample, judging: boolean): Promise<void> {
     const running = this.running.get(testId)
     if (!running || this.closing) return
     await this.jobs.addSample(jobId, testId, sample)
+    if (!judging) return
     const state = await this.jobs.state(jobId)
     const test = judgeTests({ entries: state.records, samples: state.samples }).find((one) => one.testId === testId)
     if (!test || test.ended) return this.leave(testId)

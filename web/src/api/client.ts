@@ -9,13 +9,15 @@ export class ApiError extends Error {
   }
 }
 
+/** A request that has no answer by then counts as not arrived. */
+const patience_ms = 20_000
 const offline = 'The server does not answer. What you typed is kept here and sent when it does.'
 
 /** The only fetch: sends JSON, checks the answer against the contract, turns everything else into an {@link ApiError}. */
 export async function call<T>(method: 'GET' | 'POST' | 'PUT', path: string, answer: ZodType<T>, body?: unknown): Promise<T> {
   let response: Response
   try {
-    response = await fetch(`/api${path}`, { method, ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }) })
+    response = await fetch(`/api${path}`, { method, signal: AbortSignal.timeout(patience_ms), ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }) })
   } catch {
     throw new ApiError('offline', offline)
   }

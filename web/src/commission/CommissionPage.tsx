@@ -24,7 +24,7 @@ export function CommissionPage() {
         {shown === undefined
           ? <><Answer>All <b>{steps.length} steps</b> are done.</Answer><VerdictLine>Prove the sheet, then hand it over.</VerdictLine></>
           : shown.progress.state === 'done' ? <StepRecord judged={shown} of={steps.length} onBack={() => setPicked(undefined)} /> : <StepCard key={shown.step.id} judged={shown} of={steps.length} onSigned={() => setPicked(undefined)} />}
-        {!now && <ProveSheet sheet="C1" />}
+        {!now && <ProveSheet sheet="steps" />}
         {shown?.step.ticket && shown.progress.state !== 'done' && <Prose>Signing this step needs the {ticketWords[shown.step.ticket]}. Anyone may measure and confirm.</Prose>}
       </Page>
       <OrderOfWork steps={steps} done={done} shown={shown?.step.id} onPick={(id) => setPicked(id === now?.step.id ? undefined : id)} />

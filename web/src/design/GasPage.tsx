@@ -1,8 +1,11 @@
 import type { GasAnswer } from '@hestian/core'
-import { drawingSvg, gasTree } from '@hestian/core'
+import { drawingSvg, gasTree, gasWithOn } from '@hestian/core'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import styled from 'styled-components'
+import { GasMethods } from './GasMethods'
+import { GasOn } from './GasOn'
+import { LeansOn } from './LeansOn'
 import { useJob } from '../job/JobContext'
 import { ProveSheet } from '../shell/ProveSheet'
 import { Answer, Prose, VerdictLine } from '../ui/Answer'
@@ -13,31 +16,40 @@ import { saveFile } from '../ui/saveFile'
 import { NotesHere, SheetPage } from '../ui/SheetPage'
 import { VerdictChip } from '../ui/VerdictChip'
 import { WorkingsFold } from '../ui/WorkingsFold'
+import { SegmentTable } from './SegmentTable'
 import { SegmentEditor, useAddSegment } from './SegmentEditor'
 import { IfThisSize } from './IfThisSize'
 
 export function GasPage() {
   const { solution, draft, judgement } = useJob()
   const [selected, setSelected] = useState<string>()
+  const [off, setOff] = useState<ReadonlySet<string>>(new Set())
   const sheet = solution.gas
-  if (!sheet.applies) return <SheetPage sheet="D2"><Answer>No gas supply: <b>{sheet.because}</b></Answer><ProveSheet sheet="D2" /></SheetPage>
+  if (!sheet.applies) return <SheetPage sheet="gas"><Answer>No gas supply: <b>{sheet.because}</b></Answer><ProveSheet sheet="gas" /></SheetPage>
   const { segments } = draft.document.gas
   const chosen = segments.some((segment) => segment.id === selected) ? selected : undefined
+  const burners = sheet.answer?.pipes.flatMap((pipe) => (pipe.appliance && pipe.pipe.load_W > 0 ? [pipe.appliance.id] : [])) ?? []
+  const on = new Set(burners.filter((id) => !off.has(id)))
+  const shown = sheet.answer && (on.size === burners.length ? sheet.answer : gasWithOn(sheet.answer, on))
   const toggle = (id: string) => setSelected(id === chosen ? undefined : id)
   return (
-    <SheetPage sheet="D2" margin={sheet.answer && (chosen ? <IfThisSize answer={sheet.answer} id={chosen} /> : <Hint>Press a pipe, in the drawing or the table, to change it and to see the sizes next to it.</Hint>)}>
+    <SheetPage sheet="gas" margin={sheet.answer && (chosen ? <IfThisSize answer={sheet.answer} id={chosen} /> : <Hint>Press a pipe, in the drawing or the table, to change it and to see the sizes next to it.</Hint>)}>
       {sheet.answer ? <Head answer={sheet.answer} /> : (
         <>
-          <Answer>The pipe waits for <b>{judgement.sheets.D2.missing.length === 1 ? 'one answer' : `${judgement.sheets.D2.missing.length} answers`}.</b></Answer>
+          <Answer>The pipe waits for <b>{judgement.sheets.gas.missing.length === 1 ? 'one answer' : `${judgement.sheets.gas.missing.length} answers`}.</b></Answer>
           <VerdictLine><VerdictChip verdict="not-yet" word="Not yet" /><span>{sheet.missing.map((gap) => gap.what).join('; ')}</span></VerdictLine>
         </>
       )}
-      {sheet.answer && <Diagram answer={sheet.answer} selected={chosen} onPick={toggle} />}
-      {sheet.answer ? <Table answer={sheet.answer} selected={chosen} onPick={toggle} /> : <Outline selected={chosen} onPick={toggle} />}
+      {shown && burners.length > 1 && <GasOn answer={shown} on={on} onChange={(next) => setOff(new Set(burners.filter((id) => !next.has(id))))} />}
+      {shown && <Diagram answer={shown} selected={chosen} onPick={toggle} />}
+      {shown ? <Table answer={shown} selected={chosen} onPick={toggle} /> : <Outline selected={chosen} onPick={toggle} />}
       <Adds chosen={chosen} onAdded={setSelected} />
+      <SegmentTable />
       {chosen && <SegmentEditor key={chosen} id={chosen} onGone={() => setSelected(undefined)} />}
       <Prose><b>Smell of gas:</b> no flame, no switches, phone or doorbell inside; shut the meter valve only if it is safe on the way out; open windows and leave; call {solution.practice.words.gasEmergency} from outside.</Prose>
-      <ProveSheet sheet="D2" />
+      {sheet.answer && <GasMethods answer={sheet.answer} />}
+      <LeansOn sheet="gas" />
+      <ProveSheet sheet="gas" />
       <WorkingsFold workings={sheet.workings} />
     </SheetPage>
   )
@@ -46,7 +58,7 @@ export function GasPage() {
 function Head({ answer }: { readonly answer: GasAnswer }) {
   const { show, judgement, state } = useJob()
   const { index, indexAllowed_Pa, pipes, total_m3_s } = answer
-  const findings = judgement.sheets.D2.findings
+  const findings = judgement.sheets.gas.findings
   const stop = findings.find((finding) => finding.severity === 'stop')
   const fixes = findings.filter((finding) => finding.severity === 'fix').length
   const spare = Math.min(...pipes.filter((pipe) => pipe.appliance && pipe.id !== index.id).map((pipe) => answer.allowance_Pa - pipe.dropTo_Pa))
@@ -55,7 +67,7 @@ function Head({ answer }: { readonly answer: GasAnswer }) {
       <Answer><b>{index.pipe.size.name}</b> to the {lower(index.appliance?.name ?? 'last appliance')}; <b>{show(index.dropTo_Pa, 'gas-pressure')}</b> of the <b>{show(indexAllowed_Pa, 'gas-pressure')}</b> allowed.</Answer>
       <VerdictLine>
         <VerdictChip verdict={stop ? 'stop' : 'pass'} word={stop ? 'Stop' : 'Pass'} {...(stop ? { href: `#${rowId(stop.place)}` } : {})} />
-        <span>Everything at full rate draws <b>{show(total_m3_s, 'gas-flow')}</b>, starting from {answer.meterAssumed ? 'an assumed ' : ''}<b>{show(answer.conditions.meterGauge_Pa, 'gas-pressure')}</b> <Link to={`/jobs/${state.id}/S2`}>at the meter</Link>.{Number.isFinite(spare) && <> The others have <b>{show(spare, 'gas-pressure')}</b> or more to spare.</>} {fixes > 0 && !stop && <>{fixes === 1 ? 'One thing is' : `${fixes} things are`} to fix before handover.</>}</span>
+        <span>Everything at full rate draws <b>{show(total_m3_s, 'gas-flow')}</b>, starting from {answer.meterAssumed ? 'an assumed ' : ''}<b>{show(answer.conditions.meterGauge_Pa, 'gas-pressure')}</b> <Link to={`/jobs/${state.id}/readings`}>at the meter</Link>.{Number.isFinite(spare) && <> The others have <b>{show(spare, 'gas-pressure')}</b> or more to spare.</>} {fixes > 0 && !stop && <>{fixes === 1 ? 'One thing is' : `${fixes} things are`} to fix before handover.</>}</span>
       </VerdictLine>
     </>
   )

@@ -6,7 +6,7 @@ import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Choice, InlineCount, InlineText } from '../ui/fields'
-import { Ledger, QuantityRow } from '../ui/QuantityRow'
+import { knownOf, Ledger, QuantityRow } from '../ui/QuantityRow'
 
 const none = 'none'
 
@@ -47,7 +47,7 @@ export function SegmentEditor({ id, onGone }: { readonly id: string; readonly on
         <Choice labelled label="Size" value={segment.size ?? none} options={[{ id: none, text: 'Choose for me' }, ...materials[segment.material].sizes.map((size) => ({ id: size.name as string, text: size.name as string }))]} onChoose={(size) => edit([{ path: at('size'), value: size === none ? null : size }])} />
         <Two><InlineCount labelled label="Elbows" value={segment.elbows} onCommit={(elbows) => edit([{ path: at('elbows'), value: elbows }])} /><InlineCount labelled label="Tees, branch" value={segment.branchTees} onCommit={(tees) => edit([{ path: at('branchTees'), value: tees }])} /></Two>
       </Grid>
-      <Ledger><QuantityRow label="Length of pipe" place={`gas.segments.${index}.length`} measure="length" value={segment.length_m} how="Tape" why="Fittings are added to it by the method." onUse={({ si, basis, from }) => edit([{ path: at('length_m'), value: { value: si, basis, from } }])} onClear={() => edit([{ path: at('length_m'), value: null }])} /></Ledger>
+      <Ledger><QuantityRow label="Length of pipe" place={`gas.segments.${index}.length`} measure="length" value={segment.length_m} how="Tape" why="Fittings are added to it by the method." onUse={(entry) => edit([{ path: at('length_m'), value: knownOf(entry) }])} onClear={() => edit([{ path: at('length_m'), value: null }])} /></Ledger>
     </Panel>
   )
 }

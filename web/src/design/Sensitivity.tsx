@@ -51,7 +51,7 @@ export function Sensitivity({ answer }: { readonly answer: VesselAnswer }) {
 
 const List = styled.ol`
   padding: 4px 0 8px;
-  li { display: grid; grid-template-columns: 190px minmax(0, 1fr) 64px; gap: 8px; align-items: center; font-size: 15px; height: ${rowHeight}px; }
+  li { display: grid; grid-template-columns: 176px minmax(0, 1fr) 52px; gap: 8px; align-items: center; font-size: 15px; height: ${rowHeight}px; }
   svg { width: 100%; height: ${rowHeight}px; } b { font-weight: 450; text-align: right; } b[data-over] { color: var(--stop); font-weight: 650; }
   @media (max-width: 720px) { li { grid-template-columns: 150px minmax(0, 1fr) 54px; } }
 `

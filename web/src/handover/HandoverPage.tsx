@@ -1,9 +1,10 @@
 import type { HandoverGap } from '@hestian/core'
-import { lacking, severityWords, sheetNames, ticketsToSign, ticketWords, word } from '@hestian/core'
+import { lacking, severityWords, sheetCode, sheetNames, ticketsToSign, ticketWords, word } from '@hestian/core'
 import { useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
 import { Link } from 'react-router'
 import styled from 'styled-components'
+import { Snags } from '../survey/Snags'
 import { useJob } from '../job/JobContext'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -28,10 +29,11 @@ export function HandoverPage() {
       <Files>
         <a href={`/api/jobs/${state.id}/handover.pdf`} download={`handover-${state.number}.pdf`}>Handover sheet, PDF</a>
         <a href={`/api/jobs/${state.id}/export`} download={`hestian-job-${state.number}.json`}>The whole job, JSON</a>
-        <Link to={`/jobs/${state.id}/P1`}>Test record</Link>
+        <Link to={`/jobs/${state.id}/tightness`}>Test record</Link>
       </Files>
       <Prose>{frozen ? '' : 'Until it is signed the PDF says draft. '}The job file holds revisions, records, samples and signatures, and is also attached to the PDF.</Prose>
       {frozen ? <Frozen letter={frozen} /> : missing.length === 0 ? <Sign /> : null}
+      <Snags />
       <Revisions />
     </Page>
   )
@@ -44,7 +46,7 @@ function Missing({ missing }: { readonly missing: readonly HandoverGap[] }) {
     <>
       {sheets.map((sheet) => (
         <section key={sheet}>
-          <SectionHead><Link to={`/jobs/${state.id}/${sheet}`}>{sheetNames[sheet]}</Link><small>{sheet}</small></SectionHead>
+          <SectionHead><Link to={`/jobs/${state.id}/${sheet}`}>{sheetNames[sheet]}</Link><small>{sheetCode(sheet)}</small></SectionHead>
           <List>{missing.filter((gap) => gap.sheet === sheet).map((gap, i) => <li key={i}><Mark kind={gap.finding ? gap.finding.severity : 'not-yet'} size={18} />{gap.finding ? <span><b>{severityWords[gap.finding.severity]}.</b> {word(gap.finding, solution.practice, show).head}</span> : <span>{gap.what}</span>}</li>)}</List>
         </section>
       ))}

@@ -1,11 +1,14 @@
-import type { Edit, JobRecord, JobState, Judgement, Person, RecordBody, Show, Solution } from '@hestian/core'
-import { judge, showIn, solve } from '@hestian/core'
+import type { Edit, Evidence, JobRecord, JobState, Judgement, Person, RecordBody, Show, Solution, UnitSet } from '@hestian/core'
+import { applyEdits, judge, showIn, solve } from '@hestian/core'
 import { useQueryClient } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
 import { createContext, useCallback, useContext, useMemo, useState } from 'react'
 import { z } from 'zod'
 import { ApiError, call, newId } from '../api/client'
 import { useLive } from '../api/queries'
+import { keepEvidence } from '../sync/evidence'
+import { outbox } from '../sync/outbox'
+import { useOutbox } from '../sync/useOutbox'
 import type { Draft } from './useDraft'
 import { useDraft } from './useDraft'
 import { useWho } from './WhoContext'
@@ -18,9 +21,16 @@ export interface Job {
   readonly show: Show
   readonly frozen: boolean
   readonly edit: (edits: readonly Edit[]) => void
+  /** Shows the job as these edits would make it, without making them; undefined shows it as it is. */
+  readonly preview: (edits: readonly Edit[] | undefined) => void
   /** Sends an action under a fresh id; gives whether it was granted. What was refused stands in `refusal`. */
   readonly act: (path: string, body?: object) => Promise<boolean>
-  readonly record: (body: RecordBody) => Promise<string | undefined>
+  /** Queues a record and gives its id at once: it is sent when the server is there. Undefined while nobody has said who is working. */
+  readonly record: (body: RecordBody) => string | undefined
+  /** Keeps a photograph or paper and queues it; a file that cannot be kept says why in `refusal`. */
+  readonly keep: (file: File, how?: { readonly keepPlace: boolean }) => Promise<Evidence | undefined>
+  /** How many records and files wait to be sent. */
+  readonly waiting: number
   readonly refusal: string | undefined
   readonly clearRefusal: () => void
   readonly nameOf: (id: string) => string
@@ -35,21 +45,36 @@ export function useJob(): Job {
   return job
 }
 
+/** The practice's units with a person's own in their place. */
+const withOwn = (units: UnitSet, own: NonNullable<Person['units']>): UnitSet => ({ ...units, ...Object.fromEntries(Object.entries(own).filter(([, unit]) => unit !== undefined)) })
+
+/** The job as it will be when what waits has been sent. */
+function withWaiting(state: JobState, records: readonly JobRecord[]): JobState {
+  const here = new Set(state.records.map((record) => record.id))
+  const more = records.filter((record) => !here.has(record.id))
+  return more.length === 0 ? state : { ...state, records: [...state.records, ...more] }
+}
+
 /** Solves and judges the job as it is typed, and hands its parts to the pages. */
-export function JobProvider({ state, children }: { readonly state: JobState; readonly children: ReactNode }) {
-  useLive(state.id)
+export function JobProvider({ state: stored, children }: { readonly state: JobState; readonly children: ReactNode }) {
+  useLive(stored.id)
+  const out = useOutbox(stored.id)
+  const state = useMemo(() => withWaiting(stored, out.records), [stored, out.records])
   const client = useQueryClient()
   const { person, people, ask } = useWho()
-  const draft = useDraft(state, person?.id)
+  const kept = useDraft(state, person?.id)
+  const [tried, setTried] = useState<readonly Edit[]>()
+  const draft = useMemo((): Draft => (tried ? { ...kept, document: applyEdits(kept.document, tried) } : kept), [kept, tried])
   const [refusal, setRefusal] = useState<string>()
-  const solution = useMemo(() => solve(draft.document), [draft.document])
-  const judgement = useMemo(() => judge(solution, { entries: state.records, samples: state.samples }), [solution, state.records, state.samples])
-  const show = useMemo(() => showIn(solution.practice.units), [solution.practice])
+  const own = person?.units
+  const solution = useMemo((): Solution => { const solved = solve(draft.document); return own ? { ...solved, practice: { ...solved.practice, units: withOwn(solved.practice.units, own) } } : solved }, [draft.document, own])
+  const judgement = useMemo(() => judge(solution, { entries: state.records, samples: state.samples, frozen: state.frozen }), [solution, state.records, state.samples, state.frozen])
+  const show = useMemo(() => showIn(solution.practice.units), [solution.practice.units])
 
   const { flush } = draft
   const send = useCallback(async (path: string, body: object): Promise<boolean> => {
     // The server judges what it has: what was just typed goes first.
-    if (!state.frozen && !(await flush())) {
+    if (!(await outbox.flush()) || (!state.frozen && !(await flush()))) {
       setRefusal('What you typed is not saved yet, so this was not sent. It is kept here; try again when it says Saved.')
       return false
     }
@@ -65,15 +90,24 @@ export function JobProvider({ state, children }: { readonly state: JobState; rea
   }, [client, flush, state.frozen, state.id])
 
   const job: Job = {
-    state, draft, solution, judgement, show, frozen: state.frozen !== null, refusal, clearRefusal: () => setRefusal(undefined), person,
+    state, draft, solution, judgement, show, frozen: state.frozen !== null, refusal: refusal ?? out.refused[0]?.refused, clearRefusal: () => { setRefusal(undefined); if (!refusal && out.refused[0]) void outbox.drop(out.refused[0].id) }, person,
     nameOf: (id) => people.find((one) => one.id === id)?.name ?? id,
+    preview: (edits) => setTried(state.frozen ? undefined : edits),
     edit: (edits) => (state.frozen ? setRefusal(`Revision ${state.frozen} is signed and frozen. Start a new revision on the handover page to change the design.`) : draft.edit(edits)),
     act: async (path, body = {}) => (person ? send(path, { id: newId(), by: person.id, ...body }) : (ask(), false)),
-    record: async (body) => {
+    record: (body) => {
       if (!person) return void ask()
       const record: JobRecord = { id: newId(), at: new Date().toISOString(), by: person.id, body }
-      return (await send('/records', record)) ? record.id : undefined
+      void outbox.add({ kind: 'record', id: record.id, jobId: state.id, record })
+      return record.id
     },
+    keep: async (file, how = { keepPlace: false }) => {
+      const kept = await keepEvidence(file, state.id, how)
+      if (!kept.ok) return void setRefusal(kept.says)
+      setRefusal(undefined)
+      return kept.evidence
+    },
+    waiting: out.waiting,
   }
   return <Context.Provider value={job}>{children}</Context.Provider>
 }

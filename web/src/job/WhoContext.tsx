@@ -5,6 +5,7 @@ import { createContext, useContext, useState } from 'react'
 import { Button as AriaButton, Dialog, DialogTrigger, ListBox, ListBoxItem, Popover } from 'react-aria-components'
 import styled from 'styled-components'
 import { usePeople } from '../api/queries'
+import { OwnUnits } from './OwnUnits'
 
 interface Who {
   readonly people: readonly Person[]
@@ -48,6 +49,7 @@ export function WhoIsWorking() {
           <ListBox aria-label="Who is working" selectionMode="single" selectedKeys={person ? [person.id] : []} onSelectionChange={(keys) => { const [key] = [...(keys as Set<string>)]; if (key) choose(key) }} autoFocus>
             {people.map((one) => <Item key={one.id} id={one.id} textValue={one.name}><b>{one.name}</b><span>{one.role}; {held(one)}</span></Item>)}
           </ListBox>
+          {person && <OwnUnits person={person} />}
         </Dialog>
       </Pop>
     </DialogTrigger>
@@ -60,7 +62,7 @@ const Trigger = styled(AriaButton)`
   &[data-hovered] { background: var(--sunk); }
   @media (max-width: 720px) { padding: 0 8px; max-width: 96px; overflow: hidden; text-overflow: ellipsis; &[data-none] { max-width: none; } }
 `
-const Pop = styled(Popover)` background: var(--sheet); border: 1.5px solid var(--ink); padding: 12px; min-width: 290px; max-width: calc(100vw - 24px); `
+const Pop = styled(Popover)` background: var(--sheet); border: 1.5px solid var(--ink); padding: 12px; min-width: 290px; max-width: calc(100vw - 24px); max-height: 86dvh; overflow: auto; `
 const Title = styled.h2` font: 650 17px/20px var(--head); padding: 0 8px 8px; border-bottom: 1.5px solid var(--ink); `
 const Item = styled(ListBoxItem)`
   display: grid; padding: 8px; min-height: 48px; cursor: pointer; border-bottom: 0.8px solid var(--hair);

@@ -144,7 +144,9 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
     edit: (edits) => {
       const next = applyEdits(latest.current, edits)
       if (same(next, latest.current)) return
-      setPast((before) => [...before.slice(-99), latest.current])
+      // Taken now: React may run the update later, when the latest is already the new one.
+      const was = latest.current
+      setPast((before) => [...before.slice(-99), was])
       setFuture([])
       move(next)
     },

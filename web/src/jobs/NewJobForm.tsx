@@ -33,7 +33,7 @@ export function NewJobForm({ onClose }: { readonly onClose: () => void }) {
       const job = await call('POST', '/jobs', JobState, { id, name: name.trim(), address, practice, by: person.id })
       client.setQueryData(['job', job.id], job)
       await client.invalidateQueries({ queryKey: ['board'] })
-      void navigate(`/jobs/${job.id}/S1`)
+      void navigate(`/jobs/${job.id}/site`)
     } catch (error) {
       setSays(error instanceof ApiError ? error.message : 'It could not be made. What you typed is still here.')
     }

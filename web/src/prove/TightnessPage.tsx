@@ -17,18 +17,18 @@ export function TightnessPage() {
   const last = judgement.tests[judgement.tests.length - 1]
   // A test that begins or ends puts another page here: its answer is at the top.
   useEffect(() => { document.getElementById('sheet')?.scrollTo(0, 0) }, [last?.testId, last?.ended])
-  if (!sheet.applies) return <SheetPage sheet="P1"><Answer>Nothing to test: <b>{sheet.because}</b></Answer><ProveSheet sheet="P1" /></SheetPage>
-  if (!sheet.answer) return <SheetPage sheet="P1"><Answer>The test waits for <b>the gas supply.</b></Answer><VerdictLine>Its volume decides how small a leak the gauge can show. Design it first.</VerdictLine></SheetPage>
+  if (!sheet.applies) return <SheetPage sheet="tightness"><Answer>Nothing to test: <b>{sheet.because}</b></Answer><ProveSheet sheet="tightness" /></SheetPage>
+  if (!sheet.answer) return <SheetPage sheet="tightness"><Answer>The test waits for <b>the gas supply.</b></Answer><VerdictLine>Its volume decides how small a leak the gauge can show. Design it first.</VerdictLine></SheetPage>
   const running = last && !last.ended ? last : undefined
-  if (running) return <SheetPage sheet="P1" findings={[]} margin={<TestLog test={running} />}><RunningTest test={running} /><PastTests tests={judgement.tests.slice(0, -1)} /></SheetPage>
+  if (running) return <SheetPage sheet="tightness" findings={[]} margin={<TestLog test={running} />}><RunningTest test={running} /><PastTests tests={judgement.tests.slice(0, -1)} /></SheetPage>
   if (last && again !== last.testId) {
     return (
-      <SheetPage sheet="P1" findings={[]} margin={<TestLog test={last} />}>
+      <SheetPage sheet="tightness" findings={[]} margin={<TestLog test={last} />}>
         <TestVerdict test={last} onAgain={() => setAgain(last.testId)} />
-        <ProveSheet sheet="P1" />
+        <ProveSheet sheet="tightness" />
         <PastTests tests={judgement.tests.slice(0, -1)} />
       </SheetPage>
     )
   }
-  return <SheetPage sheet="P1"><Prepare design={sheet.answer} /><PastTests tests={judgement.tests} /></SheetPage>
+  return <SheetPage sheet="tightness"><Prepare design={sheet.answer} /><PastTests tests={judgement.tests} /></SheetPage>
 }

@@ -10,7 +10,7 @@ export function App() {
       <Routes>
         <Route path="/" element={<Board />} />
         <Route path="/kit" element={<Kit />} />
-        <Route path="/jobs/:jobId" element={<Navigate to="S1" replace />} />
+        <Route path="/jobs/:jobId" element={<Navigate to="site" replace />} />
         <Route path="/jobs/:jobId/:sheet" element={<JobShell />} />
         <Route path="*" element={<Navigate to="/" replace />} />
       </Routes>

@@ -1,50 +1,59 @@
 import type { SheetId } from '@hestian/core'
-import { sheetNames, stageSheets } from '@hestian/core'
+import { oldSheetIds, sheetCode, sheetNames, stageOfSheet, stageSheets } from '@hestian/core'
 import { useEffect, useRef } from 'react'
 import { Link, useParams } from 'react-router'
 import styled from 'styled-components'
 import { useJobState } from '../api/queries'
+import { CircuitPage } from '../circuit/CircuitPage'
 import { CommissionPage } from '../commission/CommissionPage'
 import { GasPage } from '../design/GasPage'
 import { VesselPage } from '../design/VesselPage'
+import { HeatPage } from '../heat/HeatPage'
 import { HandoverPage } from '../handover/HandoverPage'
 import { JobProvider, useJob } from '../job/JobContext'
 import { WhoIsWorking } from '../job/WhoContext'
 import { TightnessPage } from '../prove/TightnessPage'
+import { ReliefPage } from '../relief/ReliefPage'
+import { SafetyPage } from '../safety/SafetyPage'
+import { InspectionPage } from '../survey/InspectionPage'
+import { PlacePage } from '../survey/PlacePage'
 import { PlatesPage } from '../survey/PlatesPage'
 import { ReadingsPage } from '../survey/ReadingsPage'
 import { SitePage } from '../survey/SitePage'
+import { WalkPage } from '../survey/WalkPage'
 import { Button } from '../ui/Button'
 import { Logo, Mark } from '../ui/icons'
 import { ConflictDialog } from './ConflictDialog'
 import { OffStrip } from './OffStrip'
 import { Riser } from './Riser'
 import { SaveLine } from './SaveLine'
-import { stageNames, stageOf } from './stages'
+import { stageNames } from './stages'
 import { ThemeSwitch } from './ThemeSwitch'
 
 const pages: Readonly<Record<SheetId, () => React.JSX.Element>> = {
-  S1: SitePage, S2: ReadingsPage, S3: PlatesPage, D1: VesselPage, D2: GasPage, P1: TightnessPage, C1: CommissionPage, H1: HandoverPage,
+  site: SitePage, readings: ReadingsPage, plates: PlatesPage, place: PlacePage, inspection: InspectionPage, heat: HeatPage, circuit: CircuitPage, vessel: VesselPage, safety: SafetyPage, relief: ReliefPage, gas: GasPage, tightness: TightnessPage, steps: CommissionPage, handover: HandoverPage,
 }
 
 export function JobShell() {
-  const { jobId = '', sheet = 'S1' } = useParams()
+  const { jobId = '', sheet = 'site' } = useParams()
   const { data, error, isPending } = useJobState(jobId)
-  const id: SheetId = sheet in pages ? (sheet as SheetId) : 'S1'
-  if (data) return <JobProvider key={data.id} state={data}><Shell sheet={id} /></JobProvider>
+  const id: SheetId = sheet in pages ? (sheet as SheetId) : (oldSheetIds[sheet] ?? 'site')
+  if (data) return <JobProvider key={data.id} state={data}><Shell sheet={id} walking={sheet === 'walk'} /></JobProvider>
   return <Waiting role="status"><Logo /> {isPending ? 'Opening the job …' : error?.message ?? 'There is no such job here.'} <Link to="/">All jobs</Link></Waiting>
 }
 
-function Shell({ sheet }: { readonly sheet: SheetId }) {
+function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: boolean }) {
   const { state, draft, judgement, refusal, clearRefusal } = useJob()
-  const stage = stageOf(sheet)
-  const Page = pages[sheet]
+  const stage = stageOfSheet(sheet)
+  const Page = walking ? WalkPage : pages[sheet]
   const page = useRef<HTMLElement>(null)
+  const tabs = useRef<HTMLElement>(null)
   useUndoKeys(draft)
   useEffect(() => {
-    document.title = `${sheetNames[sheet]}, ${draft.document.site.name}: Hestian`
+    document.title = `${walking ? 'Walk' : sheetNames[sheet]}, ${draft.document.site.name}: Hestian`
     page.current?.scrollTo(0, 0)
-  }, [sheet, draft.document.site.name])
+    tabs.current?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' })
+  }, [sheet, walking, draft.document.site.name])
   const letter = state.frozen ?? state.revisions[state.revisions.length - 1]?.letter
   return (
     <Frame data-working={stage === 'commission' || undefined}>
@@ -60,12 +69,12 @@ function Shell({ sheet }: { readonly sheet: SheetId }) {
         <ThemeSwitch />
         <SaveLine />
       </Title>
-      <Tabs aria-label={`Sheets of ${stageNames[stage]}`}>
+      <Tabs ref={tabs} aria-label={`Sheets of ${stageNames[stage]}`}>
         {stageSheets[stage].map((id) => {
           const { name, state: at } = judgement.sheets[id]
           const kind = at === 'proven' ? 'pass' : at === 'stop' ? 'stop' : 'not-yet'
           const word = { proven: 'proven', stop: 'stop', ready: 'ready to prove', incomplete: 'not complete', 'does-not-apply': 'does not apply' }[at]
-          return <Tab key={id} to={`/jobs/${state.id}/${id}`} aria-current={id === sheet ? 'page' : undefined}><small>{id}</small>{name}{at === 'does-not-apply' ? <span className="unseen">{word}</span> : <Mark kind={kind} size={17} label={word} />}</Tab>
+          return <Tab key={id} to={`/jobs/${state.id}/${id}`} aria-current={id === sheet && !walking ? 'page' : undefined}><small>{sheetCode(id)}</small>{name}{at === 'does-not-apply' ? <span className="unseen">{word}</span> : <Mark kind={kind} size={17} label={word} />}</Tab>
         })}
       </Tabs>
       <Body id="sheet" ref={page} tabIndex={-1}>

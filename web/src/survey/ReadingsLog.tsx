@@ -3,6 +3,7 @@ import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
+import { Thumb } from '../ui/Photos'
 import { dayTime } from '../ui/dates'
 
 /** Every reading as it was taken. Any of them can be the one the design uses. */
@@ -12,7 +13,7 @@ export function ReadingsLog() {
   if (readings.length === 0) return null
   return (
     <>
-      <SectionHead>Readings taken<small>{readings.length}</small></SectionHead>
+      <SectionHead>Readings taken<small>the design uses the latest unless you choose another</small></SectionHead>
       <Log>
         {readings.map((reading) => {
           const field = surveyFields.find((one) => `survey.${one.key}` === reading.body.field)
@@ -21,7 +22,7 @@ export function ReadingsLog() {
           return (
             <li key={reading.id}>
               <span>{field.label}</span><b className="tnum">{show(reading.body.si, field.measure)}</b>
-              <small>{reading.body.basis}, {reading.body.instrument || 'instrument not named'}; {nameOf(reading.by)}, {dayTime(reading.at)}</small>
+              <small>{reading.body.basis}, {reading.body.instrument || 'instrument not named'}; {nameOf(reading.by)}, {dayTime(reading.at)}{reading.body.photos?.map((photo) => <Thumb key={photo.hash} photo={photo} />)}</small>
               {used ? <i>in the design</i> : <Button look="text" onPress={() => edit([{ path: ['survey', field.key], value: { value: reading.body.si, basis: reading.body.basis, from: reading.body.instrument, recordId: reading.id } }])}>Use this one</Button>}
             </li>
           )

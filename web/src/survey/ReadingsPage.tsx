@@ -1,4 +1,4 @@
-import { burnsGas, gasFields, waterFields } from '@hestian/core'
+import { askedOf, burnsGas, closingName, gasFields, waterFields } from '@hestian/core'
 import { useState } from 'react'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
@@ -8,6 +8,9 @@ import { Choice, InlineText } from '../ui/fields'
 import { Ledger } from '../ui/QuantityRow'
 import { SheetPage } from '../ui/SheetPage'
 import { VerdictChip } from '../ui/VerdictChip'
+import { WorkingsFold } from '../ui/WorkingsFold'
+import { LookRow } from './LookRow'
+import { MainRun } from './MainRun'
 import { SurveyRow } from './SurveyRow'
 import { ReadingsLog } from './ReadingsLog'
 
@@ -15,40 +18,53 @@ const loads = [{ id: 'full', text: 'Everything burning' }, { id: 'part', text: '
 const fuels = [{ id: 'natural-gas', text: 'Natural gas' }, { id: 'propane', text: 'Propane' }] as const
 const heatingOnly = ['fillTemp_K', 'maxFlowTemp_K', 'highLimitTemp_K']
 
+const hotWaterOnly = ['incomingColdestTemp_K', 'incomingWarmestTemp_K', 'hardness_kg_m3']
+
 export function ReadingsPage() {
   const { draft, edit, solution, show, judgement } = useJob()
-  const { survey, heating, appliances } = draft.document
-  const { coldMainStaticGauge_Pa: main, gasWorkingGauge_Pa: working, incomingTemp_K: incoming } = survey
-  const drop = solution.readings.applies ? solution.readings.answer?.staticToWorking_Pa : undefined
+  const { survey, heating, appliances, hotWater } = draft.document
+  const { coldMainStaticGauge_Pa: main, gasWorkingGauge_Pa: working } = survey
+  const answer = solution.readings.applies ? solution.readings.answer : undefined
+  const heat = solution.heat.applies ? solution.heat.answer : undefined
+  const drop = answer?.staticToWorking_Pa
   const limit = solution.practice.gas.staticToWorkingLimit_Pa
-  const gasFindings = judgement.sheets.D2.findings.filter((finding) => finding.place.startsWith('survey.gas'))
+  const gas = appliances.length === 0 || appliances.some((appliance) => burnsGas(appliance.kind))
+  const findings = [...judgement.sheets.readings.findings, ...judgement.sheets.gas.findings.filter((finding) => finding.place.startsWith('survey.gas'))]
+  const stop = findings.find((finding) => finding.severity === 'stop')
   return (
-    <SheetPage sheet="S2" findings={gasFindings}>
+    <SheetPage sheet="readings" findings={findings}>
       <Answer>{main || working
-        ? <>{main ? <>Water comes at <b>{show(main.value, 'water-pressure')}</b>{incoming ? <> and <b>{show(incoming.value, 'temperature')}</b></> : null}</> : 'Water is not read yet'}; {working ? <>gas works at <b>{show(working.value, 'gas-pressure')}</b>.</> : 'gas is not read yet.'}</>
+        ? <>{main ? <>Water stands at <b>{show(main.value, 'water-pressure')}</b>{heat?.main_m3_s !== undefined ? <> and gives <b>{show(heat.main_m3_s, 'water-flow')}</b> at the top</> : null}</> : 'Water is not read yet'}; {working ? <>gas works at <b>{show(working.value, 'gas-pressure')}</b>.</> : gas ? 'gas is not read yet.' : 'no gas here.'}</>
         : <>What does the place give? <b>Read it</b>, with the gauge that is in your hand.</>}</Answer>
-      <VerdictLine>{drop !== undefined && drop >= 0
-        ? <><VerdictChip verdict={drop <= limit ? 'pass' : 'fix'} word={drop <= limit ? 'Pass' : 'Look again'} /> <span>Static to working falls <b>{show(drop, 'gas-pressure')}</b>; past {show(limit, 'gas-pressure')} it is the pipe or the regulator. Common practice, no source.</span></>
+      <VerdictLine>{stop ? <><VerdictChip verdict="stop" word="Stop" href={`#row-${stop.place}`} /> <span>Everything else waits.</span></> : drop !== undefined && drop >= 0
+        ? <><VerdictChip verdict={drop <= limit ? 'pass' : 'fix'} word={drop <= limit ? 'Pass' : 'Look again'} /> <span>Gas, static to working, falls <b>{show(drop, 'gas-pressure')}</b>; past {show(limit, 'gas-pressure')} it is the pipe or the regulator. Common practice, no source.</span></>
         : <span>Every field takes any unit. It shows what it understood before you use it.</span>}</VerdictLine>
       <SectionHead>Water<small>all pressures gauge</small></SectionHead>
-      <Ledger>{waterFields.filter((field) => heating || !heatingOnly.includes(field.key)).map((field) => <SurveyRow key={field.key} field={field} />)}</Ledger>
+      <Ledger>{waterFields.filter((field) => (heating || !heatingOnly.includes(field.key)) && (hotWater || appliances.length === 0 || !hotWaterOnly.includes(field.key))).map((field) => <SurveyRow key={field.key} field={field} />)}</Ledger>
       {heating && <SizeOn />}
-      {(appliances.length === 0 || appliances.some((appliance) => burnsGas(appliance.kind))) && (
+      <MainRun />
+      <SectionHead>Fittings on the main<small>{answer ? closingWords[answer.closing.system] : ''}</small></SectionHead>
+      <Ledger>{askedOf(draft.document, 'main').map((question) => <LookRow key={question.key} question={question} />)}</Ledger>
+      {answer && <Prose data-place="survey.closing">{answer.closing.system === 'closed' ? <>Closed by the {answer.closing.by.map(closingName).join(' and the ')}: heated water cannot go back, so the hot water gets a {solution.practice.words.vessel} of its own.</> : answer.closing.system === 'open' ? 'Open: nothing keeps expanding water from going back into the main, and the water company says so too.' : <>Cannot tell yet. Still to look at: {answer.closing.lookAt.map(closingName).join(', ')}. Until then it is designed as closed.</>}</Prose>}
+      {gas && (
         <>
           <SectionHead>Gas</SectionHead>
           <Pair>
             <Choice labelled label="Fuel" value={survey.fuel} options={fuels} onChoose={(fuel) => edit([{ path: ['survey', 'fuel'], value: fuel }])} />
             <Choice labelled label="Working pressure was read with" value={survey.gasLoad} options={loads} onChoose={(load) => edit([{ path: ['survey', 'gasLoad'], value: load }])} />
           </Pair>
-          <Ledger>{gasFields.map((field) => <SurveyRow key={field.key} field={field} />)}</Ledger>
+          <Ledger>{gasFields.map((field) => <SurveyRow key={field.key} field={field} />)}{askedOf(draft.document, 'gas').map((question) => <LookRow key={question.key} question={question} />)}</Ledger>
           {!working && <Prose>Not read yet: the design starts from {show(solution.practice.gas.assumedWorking_Pa[survey.fuel], 'gas-pressure')}, in pencil.</Prose>}
         </>
       )}
       <ReadingsLog />
-      <ProveSheet sheet="S2" />
+      <ProveSheet sheet="readings" />
+      {solution.readings.applies && <WorkingsFold workings={solution.readings.workings} />}
     </SheetPage>
   )
 }
+
+const closingWords = { closed: 'closed', open: 'open', 'cannot-tell': 'cannot tell yet' } as const
 
 /** The vessel is sized on the higher of flow and limit unless the installer says why not. */
 function SizeOn() {

@@ -1,40 +1,56 @@
-import { practiceNames, practices, siteFields } from '@hestian/core'
+import { siteFields, utilities } from '@hestian/core'
+import { getLocalTimeZone, today } from '@internationalized/date'
+import { Link } from 'react-router'
 import { Switch } from 'react-aria-components'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { ProveSheet } from '../shell/ProveSheet'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
-import { Choice, InlineText } from '../ui/fields'
+import { Button } from '../ui/Button'
+import { InlineText } from '../ui/fields'
+import { Photos } from '../ui/Photos'
 import { Ledger } from '../ui/QuantityRow'
 import { SheetPage } from '../ui/SheetPage'
+import { PracticeChoice } from './PracticeChoice'
+import { Schools } from './Schools'
+import { Day, SupplyRow } from './SupplyRow'
 import { SurveyRow } from './SurveyRow'
 
 export function SitePage() {
-  const { draft, edit, solution, show, judgement } = useJob()
-  const { site, survey, practice } = draft.document
+  const { draft, edit, solution, show, judgement, state } = useJob()
+  const { site, survey, heating, hotWater } = draft.document
   const atmosphere = solution.site.applies ? solution.site.answer?.atmosphere_Pa : undefined
+  const asked = siteFields.filter((field) => (field.key !== 'topEmitterHeight_m' || heating) && (field.key !== 'topOutletHeight_m' || hotWater))
+  const here = (findings: typeof solution.findings) => findings.filter((finding) => siteFields.some((field) => finding.place === `survey.${field.key}`))
   return (
-    <SheetPage sheet="S1" findings={[...judgement.sheets.D1.findings, ...judgement.sheets.D2.findings].filter((finding) => siteFields.some((field) => finding.place === `survey.${field.key}`))}>
+    <SheetPage sheet="site" findings={[...judgement.sheets.site.findings, ...here(judgement.sheets.vessel.findings), ...here(judgement.sheets.gas.findings)]}>
       <Answer>{survey.elevation_m
         ? <><b>{site.name}</b> stands at <b>{show(survey.elevation_m.value, 'elevation')}</b>{atmosphere !== undefined && <>, under <b>{show(atmosphere, 'water-pressure')}</b> of air.</>}</>
         : <>How high does <b>{site.name}</b> stand, and who is it for?</>}</Answer>
-      <VerdictLine>{solution.practice.label}. {solution.practice.vesselRuleNote}</VerdictLine>
+      <VerdictLine><span>{solution.practice.label}. With a phone in hand, <Walk to={`/jobs/${state.id}/walk`}>walk the house</Walk> instead: one question at a time, with or without a signal.</span></VerdictLine>
       <SectionHead>Place</SectionHead>
       <Fields>
         <InlineText labelled required label="Name of the job" value={site.name} maxLength={120} onCommit={(name) => edit([{ path: ['site', 'name'], value: name.trim() }])} />
         <span data-place="site.address"><InlineText labelled label="Address" value={site.address} maxLength={300} onCommit={(address) => edit([{ path: ['site', 'address'], value: address }])} /></span>
-        <Choice labelled label="Practice" value={practice} options={practiceNames.map((id) => ({ id, text: practices[id].label }))} onChoose={(id) => edit([{ path: ['practice'], value: id }])} />
+        <PracticeChoice />
         <InlineText labelled label="Notes" value={site.notes} maxLength={2000} onCommit={(notes) => edit([{ path: ['site', 'notes'], value: notes }])} />
+        <Visit data-place="survey.visitedOn"><Day label="Day of the visit" value={survey.visitedOn} onChange={(day) => edit([{ path: ['survey', 'visitedOn'], value: day }])} />{survey.visitedOn === null && <Button look="text" onPress={() => edit([{ path: ['survey', 'visitedOn'], value: today(getLocalTimeZone()).toString() }])}>Today</Button>}</Visit>
       </Fields>
-      <Toggle isSelected={site.seismic} onChange={(seismic) => edit([{ path: ['site', 'seismic'], value: seismic }])}><i />The ground shakes here: straps at the upper and lower third, flexible connectors</Toggle>
+      <SectionHead>Connected<small>what is not live yet blocks named steps</small></SectionHead>
+      <ul>{utilities.map((utility) => <SupplyRow key={utility} utility={utility} />)}</ul>
       <SectionHead>Heights<small>ink: known, pencil: assumed</small></SectionHead>
-      <Ledger>{siteFields.filter((field) => field.key !== 'topEmitterHeight_m' || draft.document.heating).map((field) => <SurveyRow key={field.key} field={field} />)}</Ledger>
-      {!draft.document.heating && <Prose>No heating circuit on this job, so no emitter height. Rating plates is where one is added.</Prose>}
-      <ProveSheet sheet="S1" />
+      <Ledger>{asked.map((field) => <SurveyRow key={field.key} field={field} />)}</Ledger>
+      {!heating && !hotWater && <Prose>No heating circuit and no hot water on this job yet. Rating plates is where they are added.</Prose>}
+      <Schools />
+      <SectionHead>Photographs of the place</SectionHead>
+      <Photos label="Photograph the place" photos={survey.placePhotos} onChange={(photos) => edit([{ path: ['survey', 'placePhotos'], value: [...photos] }])} />
+      <ProveSheet sheet="site" />
     </SheetPage>
   )
 }
 
+const Walk = styled(Link)` color: var(--ember-ink); font-weight: 650; text-decoration-thickness: 2px; text-underline-offset: 3px; `
+const Visit = styled.div` display: flex; gap: 14px; align-items: center; > div:first-child { display: grid; gap: 2px; } `
 const Fields = styled.div` display: grid; grid-template-columns: 1fr 1fr; gap: 12px 24px; margin: 10px 0; @media (max-width: 720px) { grid-template-columns: 1fr; } `
 export const Toggle = styled(Switch)`
   display: flex; gap: 12px; align-items: center; min-height: 44px; cursor: pointer; font-size: 16px; margin-bottom: 8px;

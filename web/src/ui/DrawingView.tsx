@@ -1,4 +1,6 @@
-import type { Drawing, Ink, Shape } from '@hestian/core'
+import type { Drawing, Ink, Shape, Slide } from '@hestian/core'
+import type { PointerEvent } from 'react'
+import { useRef } from 'react'
 import { verdictIcons } from '@hestian/core'
 import styled from 'styled-components'
 
@@ -6,21 +8,25 @@ interface DrawingViewProps {
   readonly drawing: Drawing
   readonly selected?: string
   readonly onPick?: (id: string) => void
+  /** A part that may be moved along its scale was moved; `done` when it was let go. */
+  readonly onSlide?: (id: string, value: number, done: boolean) => void
 }
 
 /** Shows one of core's drawings in the colours of the page. What can be picked takes clicks and the keyboard. */
-export function DrawingView({ drawing, selected, onPick }: DrawingViewProps) {
+export function DrawingView({ drawing, selected, onPick, onSlide }: DrawingViewProps) {
   const { width, height, title, shapes } = drawing
   return (
-    <Frame viewBox={`0 0 ${width} ${height}`} width={width} height={height} role={onPick ? 'group' : 'img'} aria-label={title} style={{ maxWidth: '100%', height: 'auto' }}>
-      {shapes.map((shape, i) => <Drawn key={i} shape={shape} selected={selected} onPick={onPick} />)}
+    <Frame viewBox={`0 0 ${width} ${height}`} width={width} height={height} role={onPick || onSlide ? 'group' : 'img'} aria-label={title} style={{ maxWidth: '100%', height: 'auto' }}>
+      {shapes.map((shape, i) => <Drawn key={i} shape={shape} selected={selected} onPick={onPick} onSlide={onSlide} />)}
     </Frame>
   )
 }
 
 const colour = (ink: Ink | undefined) => (ink ? `var(--${ink})` : undefined)
 
-function Drawn({ shape, selected, onPick }: { readonly shape: Shape; readonly selected?: string; readonly onPick?: (id: string) => void }) {
+interface DrawnProps { readonly shape: Shape; readonly selected?: string; readonly onPick?: (id: string) => void; readonly onSlide?: DrawingViewProps['onSlide'] }
+
+function Drawn({ shape, selected, onPick, onSlide }: DrawnProps) {
   switch (shape.kind) {
     case 'line':
       return <line x1={shape.from[0]} y1={shape.from[1]} x2={shape.to[0]} y2={shape.to[1]} stroke={colour(shape.ink)} strokeWidth={shape.width} strokeDasharray={shape.dash} />
@@ -45,6 +51,7 @@ function Drawn({ shape, selected, onPick }: { readonly shape: Shape; readonly se
     }
     case 'pick': {
       const inner = (texts: boolean) => shape.shapes.map((part, i) => ((part.kind === 'text') === texts ? <Drawn key={i} shape={part} /> : null))
+      if (shape.slide && onSlide) return <Sliding slide={shape.slide} label={shape.label} says={shape.says ?? ''} onSlide={(value, done) => onSlide(shape.id, value, done)}>{inner(false)}{inner(true)}</Sliding>
       if (!onPick) return <g>{inner(false)}{inner(true)}</g>
       const pick = () => onPick(shape.id)
       return (
@@ -61,6 +68,32 @@ function Drawn({ shape, selected, onPick }: { readonly shape: Shape; readonly se
   }
 }
 
+const onStep = ({ least, most, step }: Slide, value: number) => Math.min(most, Math.max(least, Math.round(value / step) * step))
+
+/** A rung that is moved by dragging it, or by the arrow keys. */
+function Sliding({ slide, label, says, onSlide, children }: { readonly slide: Slide; readonly label: string; readonly says: string; readonly onSlide: (value: number, done: boolean) => void; readonly children: React.ReactNode }) {
+  const from = useRef<{ readonly y: number; readonly value: number; readonly scale: number }>(undefined)
+  const valueAt = (event: PointerEvent<SVGGElement>) => (from.current ? onStep(slide, from.current.value - (event.clientY - from.current.y) / from.current.scale / slide.perUnit) : slide.value)
+  const byKey: Record<string, number> = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1, PageUp: 10, PageDown: -10 }
+  return (
+    <Grip
+      role="slider" tabIndex={0} aria-label={label} aria-orientation="vertical" aria-valuemin={slide.least} aria-valuemax={slide.most} aria-valuenow={slide.value} aria-valuetext={says}
+      onPointerDown={(event) => {
+        const svg = event.currentTarget.ownerSVGElement
+        from.current = { y: event.clientY, value: slide.value, scale: svg ? svg.getBoundingClientRect().height / svg.viewBox.baseVal.height : 1 }
+        event.currentTarget.setPointerCapture(event.pointerId)
+      }}
+      onPointerMove={(event) => { if (from.current) onSlide(valueAt(event), false) }}
+      onPointerUp={(event) => { if (from.current) { const value = valueAt(event); from.current = undefined; onSlide(value, true) } }}
+      onPointerCancel={() => { if (from.current) { const { value } = from.current; from.current = undefined; onSlide(value, true) } }}
+      onKeyDown={(event) => { const by = byKey[event.key]; if (by === undefined) return; event.preventDefault(); onSlide(onStep(slide, slide.value + by * slide.step), true) }}
+    >
+      {children}
+    </Grip>
+  )
+}
+
+const Grip = styled.g` cursor: ns-resize; touch-action: none; text { user-select: none; } &:focus-visible { outline: 3px solid var(--ink); } `
 const Frame = styled.svg`
   display: block;
   font-family: var(--text);

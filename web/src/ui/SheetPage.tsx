@@ -6,6 +6,7 @@ import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Button } from './Button'
 import { Mark } from './icons'
+import { WorkedProvider } from './Worked'
 
 interface SheetPageProps {
   readonly sheet: SheetId
@@ -24,10 +25,12 @@ export function SheetPage({ sheet, children, margin, findings }: SheetPageProps)
   const mine = findings ?? judgement.sheets[sheet].findings
   return (
     <Findings.Provider value={mine}>
+      <WorkedProvider>
       <Columns>
         <Page>{children}<Unplaced findings={mine} /></Page>
         <Margin findings={mine}>{margin}</Margin>
       </Columns>
+      </WorkedProvider>
     </Findings.Provider>
   )
 }

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { Button as AriaButton, Input, Label, ListBox, ListBoxItem, Popover, Select, SelectValue, TextField } from 'react-aria-components'
+import { Button as AriaButton, Input, Label, ListBox, ListBoxItem, Popover, Select, SelectValue, TextArea, TextField } from 'react-aria-components'
 import styled from 'styled-components'
 
 interface InlineTextProps {
@@ -10,10 +10,12 @@ interface InlineTextProps {
   /** Shows the label above; otherwise it is only said. */
   readonly labelled?: boolean
   readonly required?: boolean
+  /** Wraps instead of running off its end. */
+  readonly lines?: boolean
 }
 
 /** A line of text, taken when one leaves it or presses Enter. */
-export function InlineText({ label, value, onCommit, maxLength, labelled, required }: InlineTextProps) {
+export function InlineText({ label, value, onCommit, maxLength, labelled, required, lines }: InlineTextProps) {
   const [text, setText] = useState(value)
   const [says, setSays] = useState<string>()
   useEffect(() => setText(value), [value])
@@ -24,9 +26,9 @@ export function InlineText({ label, value, onCommit, maxLength, labelled, requir
     if (text !== value) onCommit(text)
   }
   return (
-    <Line value={text} onChange={setText} onBlur={commit} onKeyDown={(event) => { if (event.key === 'Enter') commit() }} isInvalid={says !== undefined} {...(labelled ? {} : { 'aria-label': label })}>
+    <Line value={text} onChange={setText} onBlur={commit} onKeyDown={(event) => { if (event.key === 'Enter') { if (lines) event.preventDefault(); commit() } }} isInvalid={says !== undefined} {...(labelled ? {} : { 'aria-label': label })}>
       {labelled && <Label>{label}</Label>}
-      <Input />
+      {lines ? <TextArea rows={1} /> : <Input />}
       {says && <small role="alert">{says}</small>}
     </Line>
   )
@@ -61,7 +63,7 @@ export function Choice<K extends string>({ label, value, options, onChoose, labe
   return (
     <Pick {...(labelled ? {} : { 'aria-label': label })} selectedKey={value} onSelectionChange={(key) => { if (key !== null && key !== value) onChoose(key as K) }} isDisabled={isDisabled}>
       {labelled && <Label>{label}</Label>}
-      <AriaButton><SelectValue /><span aria-hidden>▾</span></AriaButton>
+      <AriaButton><SelectValue>{({ isPlaceholder, defaultChildren }) => (isPlaceholder ? <i>choose</i> : defaultChildren)}</SelectValue><span aria-hidden>▾</span></AriaButton>
       <Options><ListBox>{options.map((option) => <ListBoxItem key={option.id} id={option.id}>{option.text}</ListBoxItem>)}</ListBox></Options>
     </Pick>
   )
@@ -71,6 +73,7 @@ const Line = styled(TextField)`
   display: grid; gap: 2px; min-width: 0;
   label { font: 400 15px/20px var(--text); color: var(--ink-2); }
   input { width: 100%; min-height: 35px; background: transparent; border: 0; border-bottom: 1.5px solid var(--ink); padding: 3px 4px; font: 450 16px/20px var(--text); border-radius: 0; }
+  textarea { width: 100%; field-sizing: content; resize: none; min-height: 35px; background: transparent; border: 0; border-bottom: 1.5px solid var(--ink); padding: 6px 4px; font: 450 16px/20px var(--text); border-radius: 0; &:hover { background: var(--select); } }
   &[data-count] input { width: 64px; text-align: right; font-feature-settings: 'tnum'; }
   input:hover { background: var(--select); }
   small { color: var(--stop); font-size: 14px; line-height: 17px; }
@@ -81,6 +84,7 @@ const Pick = styled(Select)`
   display: grid; gap: 2px; min-width: 0;
   label { font: 400 15px/20px var(--text); color: var(--ink-2); }
   button { display: flex; justify-content: space-between; gap: 8px; align-items: center; min-height: 35px; background: transparent; border: 0; border-bottom: 1.5px solid var(--ink); padding: 3px 4px; cursor: pointer; text-align: left; font: 450 16px/20px var(--text); width: 100%; }
+  button i { font-style: normal; color: var(--pencil); }
   button[data-hovered] { background: var(--select); }
   @media (pointer: coarse) { button { min-height: 48px; } }
 `
@@ -92,5 +96,5 @@ const Options = styled(Popover)`
 export const Rows = styled.ul` display: grid; `
 export const RowGrid = styled.li<{ $columns: string }>`
   display: grid; grid-template-columns: ${({ $columns }) => $columns}; gap: 12px; align-items: center; padding: 4px 0; border-bottom: 0.8px solid var(--hair);
-  @media (max-width: 720px) { grid-template-columns: 1fr auto; }
+  @media (max-width: 720px) { grid-template-columns: 1fr auto; > button:last-child { grid-column: 1 / -1; justify-self: end; } }
 `

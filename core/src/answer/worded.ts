@@ -1,0 +1,18 @@
+import type { Practice } from '../practice/practices'
+import type { Show } from '../units/format'
+
+export interface Worded {
+  /** One sentence, at most two lines. */
+  readonly head: string
+  readonly why: string
+}
+
+export interface Told {
+  /** A figure of the finding, SI. */
+  readonly f: (key: string) => number
+  readonly n: (index: number) => string
+  readonly show: Show
+  readonly practice: Practice
+}
+
+export type Wording = (told: Told) => Worded

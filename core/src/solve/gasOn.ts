@@ -1,0 +1,14 @@
+import { solveGasTree } from '../gas/network'
+import type { GasAnswer } from './gasSheet'
+
+/**
+ * The same supply with only some appliances burning, everything else as designed. It starts from the working pressure at full load: with less
+ * burning the regulator gives a little more, so what it shows is the safe side. Ids of appliances. Source: sources.continuity.
+ */
+export function gasWithOn(answer: GasAnswer, on: ReadonlySet<string>): GasAnswer {
+  const sized = answer.pipes.map(({ pipe, appliance }) => ({ ...pipe, load_W: appliance && on.has(appliance.id) ? pipe.load_W : 0 }))
+  const states = new Map(solveGasTree(sized, answer.conditions).map((state) => [state.id, state]))
+  const pipes = answer.pipes.map((pipe) => ({ ...pipe, ...(states.get(pipe.id) ?? {}) }))
+  const total_W = sized.reduce((sum, pipe) => sum + pipe.load_W, 0)
+  return { ...answer, pipes, total_W, total_m3_s: total_W / answer.gas.grossHeat_J_m3, index: pipes.find((pipe) => pipe.id === answer.index.id) ?? answer.index }
+}

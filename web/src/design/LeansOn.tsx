@@ -1,0 +1,44 @@
+import type { LeaningSheet } from '@hestian/core'
+import { useEffect } from 'react'
+import styled from 'styled-components'
+import { useJob } from '../job/JobContext'
+import { SectionHead } from '../ui/Answer'
+import { Mark } from '../ui/icons'
+import { useWorker } from '../work/useWorker'
+
+/** Long enough that one does not ask at every keystroke. */
+const pause_ms = 700
+
+/** The assumptions an answer leans on, and how far each may move before the answer is another one. Found in a worker. */
+export function LeansOn({ sheet }: { readonly sheet: LeaningSheet }) {
+  const { draft, show } = useJob()
+  const { work, ask } = useWorker('leans')
+  const { document } = draft
+  useEffect(() => {
+    const timer = setTimeout(() => ask({ kind: 'leans', document, sheets: [sheet] }), pause_ms)
+    return () => clearTimeout(timer)
+  }, [ask, document, sheet])
+  const answer = work.state === 'done' ? work.answer : work.state === 'working' ? work.before : undefined
+  if (!answer) return null
+  const { leanings } = answer
+  return (
+    <section aria-label="Assumptions it leans on">
+      <SectionHead>Leans on<small>{leanings.length === 0 ? 'no assumption' : 'pencil that could change the answer'}</small></SectionHead>
+      {leanings.length === 0 ? <None>No assumed value would change this answer within three times its range.</None> : (
+        <List>
+          {leanings.map((one) => (
+            <li key={one.path.join('.')}>
+              <Mark kind={one.holds ? 'pass' : 'fix'} size={18} label={one.holds ? 'holds' : 'does not hold'} />
+              <span>{one.name}</span>
+              <b className="tnum">{show(one.value, one.measure)}</b>
+              <small>holds from {show.figure(one.from, one.measure)} to {show(one.to, one.measure)}; guessed {show.figure(one.between[0], one.measure)} to {show.figure(one.between[1], one.measure)}</small>
+            </li>
+          ))}
+        </List>
+      )}
+    </section>
+  )
+}
+
+const None = styled.p` color: var(--ink-2); font-size: 15px; padding: 6px 0; `
+const List = styled.ul` li { display: grid; grid-template-columns: 22px minmax(0, 1fr) 90px minmax(0, 1.5fr); gap: 10px; align-items: center; min-height: 34px; border-bottom: 0.8px solid var(--hair); } b { color: var(--pencil); font-weight: 450; border-bottom: 2px dashed var(--pencil); justify-self: end; } small { font-size: 14px; line-height: 18px; color: var(--ink-3); } @media (max-width: 720px) { li { grid-template-columns: 22px minmax(0, 1fr) auto; } small { grid-column: 2 / -1; } } `

@@ -1,0 +1,41 @@
+import { askedOf, placeFields } from '@hestian/core'
+import { useJob } from '../job/JobContext'
+import { ProveSheet } from '../shell/ProveSheet'
+import { Answer, SectionHead, VerdictLine } from '../ui/Answer'
+import { Ledger } from '../ui/QuantityRow'
+import { SheetPage } from '../ui/SheetPage'
+import { VerdictChip } from '../ui/VerdictChip'
+import { DraughtTrial } from './DraughtTrial'
+import { LookRow } from './LookRow'
+import { SurveyRow } from './SurveyRow'
+
+const sections = [{ id: 'place', name: 'Location and hazards' }, { id: 'air', name: 'Air and flue' }, { id: 'services', name: 'Drains and power' }] as const
+
+/** Where it stands, what breathes there, where its water goes. */
+export function PlacePage() {
+  const { draft, judgement } = useJob()
+  const { document } = draft
+  const { looked } = document.survey
+  const sheet = judgement.sheets.place
+  const stop = sheet.findings.find((finding) => finding.severity === 'stop')
+  const fixes = sheet.findings.filter((finding) => finding.severity === 'fix').length
+  const open = sheet.missing.length
+  const asks = looked.openFlued?.answer === 'yes' || document.survey.draught !== null
+  return (
+    <SheetPage sheet="place">
+      <Answer>{stop ? <>Something here <b>stops the work.</b></> : open > 0 ? <><b>{open}</b> {open === 1 ? 'thing is' : 'things are'} <b>not looked at yet.</b></> : fixes > 0 ? <>The place is seen; <b>{fixes}</b> {fixes === 1 ? 'thing is' : 'things are'} to put right.</> : <>The place is seen, and <b>it will do.</b></>}</Answer>
+      <VerdictLine>{stop ? <VerdictChip verdict="stop" word="Stop" href={`#row-${stop.place}`} /> : open > 0 ? <VerdictChip verdict="not-yet" word="Not yet" /> : <VerdictChip verdict={fixes > 0 ? 'fix' : 'pass'} word={fixes > 0 ? 'Look again' : 'Pass'} />}<span>Not looked at yet is not the same as no. Every answer says what it decides.</span></VerdictLine>
+      {sections.map(({ id, name }) => (
+        <section key={id}>
+          <SectionHead>{name}</SectionHead>
+          <Ledger>
+            {askedOf(document, id).map((question) => <LookRow key={question.key} question={question} />)}
+            {id === 'place' && looked.location?.answer === 'garage' && placeFields.map((field) => <SurveyRow key={field.key} field={field} />)}
+          </Ledger>
+          {id === 'air' && asks && <DraughtTrial />}
+        </section>
+      ))}
+      <ProveSheet sheet="place" />
+    </SheetPage>
+  )
+}

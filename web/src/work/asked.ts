@@ -1,0 +1,13 @@
+import type { CyclePlan, CycleTrace, DrawOffModel, DrawOffResult, JobDocument, Leaning, LeaningSheet } from '@hestian/core'
+
+/** What the worker is asked, and what it answers. */
+export type Asked =
+  | { readonly kind: 'leans'; readonly document: JobDocument; readonly sheets: readonly LeaningSheet[] }
+  | { readonly kind: 'draws'; readonly models: readonly DrawOffModel[] }
+  | { readonly kind: 'cycle'; readonly plan: CyclePlan }
+
+export type Answered =
+  | { readonly kind: 'leans'; readonly leanings: readonly Leaning[] }
+  | { readonly kind: 'draws'; readonly results: readonly DrawOffResult[] }
+  | { readonly kind: 'cycle'; readonly trace: CycleTrace }
+  | { readonly kind: 'progress'; readonly share: number }
