@@ -1,4 +1,4 @@
-import { meterNode } from '../gas/tree'
+import { meterNode } from '../network/tree'
 import type { GasAnswer, GasPipeAnswer } from '../solve/gasSheet'
 import type { Show } from '../units/format'
 import type { Drawing, Shape, Span } from './drawing'

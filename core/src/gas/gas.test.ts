@@ -10,7 +10,7 @@ import type { GasConditions, SizedPipe } from './network'
 import { branchFlows, pipeDrop_Pa, solveGasTree } from './network'
 import { crOfGas, lowBore_m, lowCapacity_m3_s, lowDrop_Pa } from './nfpa54'
 import { materials, nextSize, sizeNamed, type PipeSize } from './pipes'
-import { inOrder, pathTo, sumAlong, sumBeyond } from './tree'
+import { inOrder, pathTo, sumAlong, sumBeyond } from '../network/tree'
 
 const cfh = cubicFoot_m3 / 3600
 const natural = fuelGases['north-america']['natural-gas']

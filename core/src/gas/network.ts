@@ -5,8 +5,8 @@ import { effectiveLength_m, tableFlow_m3_s } from './bs6891'
 import { equivalentLength_m, lengthOverBore, lowDrop_Pa } from './nfpa54'
 import type { MaterialName, PipeSize } from './pipes'
 import { materials } from './pipes'
-import type { Branch } from './tree'
-import { inOrder, sumAlong, sumBeyond } from './tree'
+import type { Branch } from '../network/tree'
+import { inOrder, sumAlong, sumBeyond } from '../network/tree'
 import { standardAtmosphere_Pa } from '../units/units'
 
 /** A gas pipe with its size known. */

@@ -4,7 +4,7 @@ import { parseQuantity } from '../units/parse'
 import type { UnitName } from '../units/units'
 import type { MaterialName } from './pipes'
 import { materialNames, materials, sizeNamed } from './pipes'
-import { inOrder, meterNode } from './tree'
+import { inOrder, meterNode } from '../network/tree'
 
 /** Columns of a gas tree as a table, in the order they are written. Read by name in any order; unknown ones are passed over. */
 export const segmentColumns = ['Pipe', 'From', 'Length', 'Elbows', 'Branch tees', 'Material', 'Size', 'Ends at'] as const

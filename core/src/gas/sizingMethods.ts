@@ -3,7 +3,7 @@ import type { GasConditions, SizedPipe } from './network'
 import { branchFlows, pipeDrop_Pa, pipeLength_m } from './network'
 import type { PipeSize } from './pipes'
 import { materials } from './pipes'
-import { inOrder, meterNode, sumAlong } from './tree'
+import { inOrder, meterNode, sumAlong } from '../network/tree'
 
 export const sizingMethods = ['longest-length', 'branch', 'pipe-by-pipe'] as const
 export type SizingMethod = (typeof sizingMethods)[number]

@@ -1,5 +1,5 @@
-import type { Branch } from '../gas/tree'
-import { inOrder, meterNode, sumBeyond } from '../gas/tree'
+import type { Branch } from '../network/tree'
+import { inOrder, meterNode, sumBeyond } from '../network/tree'
 import { gravity_m_s2 } from '../units/units'
 import type { Fluid } from './friction'
 import { circleArea_m2, frictionDrop } from './friction'
