@@ -17,15 +17,28 @@ export const swameeJain = ({ reynolds, roughnessRatio }: { readonly reynolds: nu
 export function colebrook({ reynolds, roughnessRatio }: { readonly reynolds: number; readonly roughnessRatio: number }): number {
   expectAbove0({ reynolds })
   expectNotNegative({ roughnessRatio })
+  return colebrookRoot(reynolds, roughnessRatio) ** -2
+}
+
+const perDecade = 2 / Math.LN10
+
+/**
+ * 1/√f after Colebrook–White for a caller who has looked at what it passes; `near` is a figure to begin from, where one is at hand. Newton to
+ * 1e-9; it closes in from wherever it begins above 0, since the left side rises and bends one way.
+ */
+export function colebrookRoot(reynolds: number, roughnessRatio: number, near = 0): number {
   const a = 2.51 / reynolds
   const b = roughnessRatio / 3.7
-  let x = 1 / Math.sqrt(swameeJain({ reynolds, roughnessRatio }))
+  // Swamee and Jain's figure to begin with: two steps from there are mostly enough.
+  let x = near > 0 ? near : -perDecade * Math.log(b + 5.74 * Math.exp(-0.9 * Math.log(reynolds)))
   for (let i = 0; i < 50; i++) {
-    const step = (x + 2 * Math.log10(b + a * x)) / (1 + (2 * a) / (Math.LN10 * (b + a * x)))
+    const inside = b + a * x
+    const step = (x + perDecade * Math.log(inside)) / (1 + (perDecade * a) / inside)
     x -= step
-    if (Math.abs(step) < 1e-9 * x) break
+    // Each step squares what is wrong: after one this small the next would change nothing that counts.
+    if (Math.abs(step) < 1e-5 * x) break
   }
-  return 1 / x ** 2
+  return x
 }
 
 export interface Fluid {
