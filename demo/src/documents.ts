@@ -1,5 +1,5 @@
 import type { CircuitPart, DischargePiece, HeatingPipe, HeatingZone, HeatOption, InletKind, JobDocument, Known, LookKey, MainPoint, OptionKind, Outlet, SiteBasis } from '@hestian/core'
-import { blankAppliance, blankDischarge, blankDocument, blankHeating, blankHotWater, blankOption, blankPart, blankRelief, blankSafety, toSi } from '@hestian/core'
+import { blankGasSegment, blankAppliance, blankDischarge, blankDocument, blankHeating, blankHotWater, blankOption, blankPart, blankRelief, blankSafety, toSi } from '@hestian/core'
 import type { UnitName } from '@hestian/core'
 import { papersOf, photo } from './evidence'
 
@@ -27,7 +27,7 @@ const allLive = { water: live, gas: live, power: live }
 
 type Segment = JobDocument['gas']['segments'][number]
 const segment = (id: string, name: string, from: string, length_m: Known, more: Partial<Segment>): Segment =>
-  ({ id, name, from, length_m, elbows: 0, branchTees: 0, material: 'copper-en1057', size: null, applianceId: null, ...more })
+  ({ ...blankGasSegment({ id, name, from, material: 'copper-en1057' }), length_m, ...more })
 
 const heatZone = (id: string, name: string, heatZoneId: string | null): HeatingZone => ({ id, name, heatZoneId, load_W: null, difference_K: null, alone: false })
 const heatPipe = (id: string, name: string, size: string | null, length_m: Known, more: Partial<HeatingPipe>): HeatingPipe => ({ id, name, material: 'copper-en1057', size, length_m, run_m: null, bends: 0, zoneId: null, carries: 'all', ...more })
@@ -112,6 +112,7 @@ export function kestrelWeir(): JobDocument {
   ]
   job.pan = { fitted: 'no', runsTo: null, condensate: 'separate', because: 'Plant room floor falls to a gully' }
   job.gas = {
+    ...job.gas,
     meterMaxTestGauge_Pa: plate(75, 'mbar'),
     segments: [
       segment('a', 'Meter to A', 'meter', taped(6.8, 'm'), { elbows: 3, size: '35 mm' }),
@@ -182,6 +183,7 @@ export function juniperRidge(): JobDocument {
   ]
   job.pan = { fitted: 'yes', runsTo: 'drain', condensate: 'separate', because: '' }
   job.gas = {
+    ...job.gas,
     meterMaxTestGauge_Pa: plate(10, 'psi'),
     segments: [
       segment('a', 'Second regulator to A', 'meter', taped(22, 'ft'), { elbows: 3, material: 'steel-schedule-40' }),
@@ -231,6 +233,7 @@ export function saltbushFerry(): JobDocument {
   ]
   job.pan = { fitted: 'no', runsTo: null, condensate: 'none', because: '' }
   job.gas = {
+    ...job.gas,
     meterMaxTestGauge_Pa: plate(7, 'kPa'),
     segments: [
       segment('a', 'Meter to tee', 'meter', taped(5.2, 'm'), { elbows: 2 }),

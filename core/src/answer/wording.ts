@@ -2,6 +2,7 @@ import type { Practice } from '../practice/practices'
 import type { Show } from '../units/format'
 import type { Finding, FindingId } from './finding'
 import { heatWordings } from './heatWording'
+import { networkWordings } from './networkWording'
 import { pressureWordings } from './pressureWording'
 import { surveyWordings } from './surveyWording'
 import type { Wording, Worded } from './worded'
@@ -14,6 +15,7 @@ const wordings: Readonly<Record<FindingId, Wording>> = {
   ...surveyWordings,
   ...heatWordings,
   ...pressureWordings,
+  ...networkWordings,
   'relief-above-weakest': ({ f, n, show, practice }) => ({
     head: `The ${practice.words.reliefValve} at ${water(show, f('reliefSetGauge_Pa'))} is above what the ${n(0)} stands.`,
     why: `${n(0)} is rated ${water(show, f('limitGauge_Pa'))}. A ${practice.words.reliefValve} set higher lets the weakest part go first.`,

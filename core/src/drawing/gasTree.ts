@@ -118,6 +118,7 @@ function applianceShapes({ pipe, y }: Placed, answer: GasAnswer, show: Show, wid
 function staircase(answer: GasAnswer, placed: readonly Placed[], show: Show, width: number, top: number): Shape[] {
   const { conditions, index } = answer
   const run = placed.filter((one) => answer.indexRun.includes(one.pipe.id))
+  const left = run[0] && index.root !== meterNode ? run[0].x1 : meterWidth + 12
   const least_Pa = conditions.meterGauge_Pa - answer.indexAllowed_Pa
   const span_Pa = Math.max(index.dropTo_Pa, answer.indexAllowed_Pa) * 1.12
   const y = (gauge_Pa: number) => top + 12 + ((staircaseHeight - 30) * (conditions.meterGauge_Pa - gauge_Pa)) / span_Pa
@@ -125,16 +126,16 @@ function staircase(answer: GasAnswer, placed: readonly Placed[], show: Show, wid
   const start = y(conditions.meterGauge_Pa)
   const limit = y(least_Pa)
   const points = run.map(({ x2, pipe }) => `H${x2}V${y(pipe.farGauge_Pa)}`).join('')
-  const fill = `M${meterWidth + 12} ${start}${points}H${right}V${limit}H${meterWidth + 12}Z`
+  const fill = `M${left} ${start}${points}H${right}V${limit}H${left}Z`
   const over = index.dropTo_Pa > answer.indexAllowed_Pa * (1 + 1e-6)
   const figure = (gauge_Pa: number) => show.figure(gauge_Pa, 'gas-pressure')
   const spare_Pa = answer.indexAllowed_Pa - index.dropTo_Pa
   return [
     ...(over ? [] : [{ kind: 'path', d: fill, fill: 'sheet' } satisfies Shape]),
-    { kind: 'path', d: `M${meterWidth + 12} ${start}${points}H${right}`, ink: 'gas', width: 3.5 },
-    line([meterWidth + 12, limit], [right, limit], 'stop', 2),
-    label([meterWidth + 18, start + 19], [{ text: figure(conditions.meterGauge_Pa), bold: true }, { text: ` ${show.unit('gas-pressure')} at the meter` }], 14, answer.meterAssumed ? { ink: 'pencil' } : {}),
-    label([meterWidth + 18, limit - 6], [{ text: figure(least_Pa), bold: true }, { text: ' the least that may be left' }], 14),
+    { kind: 'path', d: `M${left} ${start}${points}H${right}`, ink: 'gas', width: 3.5 },
+    line([left, limit], [right, limit], 'stop', 2),
+    label([left + 6, start + 19], [{ text: figure(conditions.meterGauge_Pa), bold: true }, { text: ` ${show.unit('gas-pressure')} ${index.root === meterNode ? 'at the meter' : 'after the regulator'}` }], 14, answer.meterAssumed && index.root === meterNode ? { ink: 'pencil' } : {}),
+    label([left + 6, limit - 6], [{ text: figure(least_Pa), bold: true }, { text: ' the least that may be left' }], 14),
     ...run.flatMap(({ x2, pipe }, i): Shape[] => {
       const end = run[i + 1]?.x2 ?? right
       return end - x2 > 52 ? [label([end - 6, y(pipe.farGauge_Pa) + 18 < limit - 3 || over ? y(pipe.farGauge_Pa) + 18 : y(pipe.farGauge_Pa) - 6], [{ text: figure(pipe.farGauge_Pa), bold: true }], 14, { anchor: 'end' })] : []

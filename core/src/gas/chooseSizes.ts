@@ -1,7 +1,7 @@
 import type { Branch } from '../network/tree'
 import { chooseTree } from '../network/chooseTree'
 import type { GasConditions, SizedPipe } from './network'
-import { branchFlows, pipeDrop_Pa } from './network'
+import { allowedLoss, branchFlows, pipeLoss } from './network'
 import type { PipeSize } from './pipes'
 import { materials } from './pipes'
 
@@ -20,15 +20,14 @@ const metal: Price = (pipe, size) => size.bore_m * Math.max(pipe.length_m, 0.1)
 
 /**
  * Sizes for the free pipes of a gas tree: the cheapest such that every appliance keeps its pressure with all burning and no branch is larger
- * than its feeder. Exact, by {@link chooseTree}. Undefined when even the largest catalogue sizes do not do. Drops by {@link pipeDrop_Pa},
- * additive along a path. Source: docs/size-choice.md.
+ * than its feeder. Exact, by {@link chooseTree}. Undefined when even the largest catalogue sizes do not do. Drops by {@link pipeLoss},
+ * additive along a path; flows from the loads unless they are given. Source: docs/size-choice.md.
  */
-export function chooseSizes(pipes: readonly PipeToSize[], conditions: GasConditions, price: Price = metal): ReadonlyMap<string, PipeSize> | undefined {
-  const flows = branchFlows(pipes, conditions.gas)
+export function chooseSizes(pipes: readonly PipeToSize[], conditions: GasConditions, price: Price = metal, flows: ReadonlyMap<string, number> = branchFlows(pipes, conditions.gas)): ReadonlyMap<string, PipeSize> | undefined {
   const sizes = new Map(pipes.map((pipe) => [pipe.id, catalogueOf(pipe)]))
   const picks = chooseTree(pipes.map((pipe) => ({
-    id: pipe.id, from: pipe.from, fixed: pipe.fixed !== undefined, ...(pipe.dropAllowed_Pa === undefined ? {} : { allowed: pipe.dropAllowed_Pa }),
-    offers: (sizes.get(pipe.id) ?? []).map((size) => ({ bore_m: size.bore_m, cost: pipe.fixed ? 0 : price(pipe, size), drop: pipeDrop_Pa(pipe, size, flows.get(pipe.id) ?? 0, conditions) })),
+    id: pipe.id, from: pipe.from, fixed: pipe.fixed !== undefined, ...(pipe.dropAllowed_Pa === undefined ? {} : { allowed: allowedLoss(pipe.dropAllowed_Pa, conditions) }),
+    offers: (sizes.get(pipe.id) ?? []).map((size) => ({ bore_m: size.bore_m, cost: pipe.fixed ? 0 : price(pipe, size), drop: pipeLoss(pipe, size, flows.get(pipe.id) ?? 0, conditions) })),
   })))
   return picks && new Map([...picks].flatMap(([id, at]): [string, PipeSize][] => { const size = sizes.get(id)?.[at]; return size ? [[id, size]] : [] }))
 }

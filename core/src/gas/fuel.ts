@@ -12,6 +12,8 @@ export interface FuelGas {
   readonly viscosity_Pas: number
   /** Constant of the North American equation. */
   readonly cr: number
+  /** Compressibility factor of its form for elevated pressure. */
+  readonly y: number
   readonly source: Source
 }
 
@@ -19,11 +21,11 @@ const heatSetting: Source = { basis: 'assumed', says: 'Heating value: a setting 
 
 /** Natural gas differs by place; the North American figure is 1 000 Btu/ft³, the low end of the 1 000 to 1 030 in use. */
 const natural = (grossHeat_J_m3: number, relativeDensity: number): FuelGas =>
-  ({ name: 'natural gas', grossHeat_J_m3, grossOverNet: 1.11, relativeDensity, viscosity_Pas: 1.08e-5, cr: 0.6094, source: heatSetting })
+  ({ name: 'natural gas', grossHeat_J_m3, grossOverNet: 1.11, relativeDensity, viscosity_Pas: 1.08e-5, cr: 0.6094, y: 0.9992, source: heatSetting })
 
 /** EN 437 G31 for heat, NFPA 54 for Cr: both as remembered. */
 const propane = (grossHeat_J_m3: number, relativeDensity: number): FuelGas =>
-  ({ name: 'propane', grossHeat_J_m3, grossOverNet: 1.087, relativeDensity, viscosity_Pas: 0.8e-5, cr: 1.2462, source: heatSetting })
+  ({ name: 'propane', grossHeat_J_m3, grossOverNet: 1.087, relativeDensity, viscosity_Pas: 0.8e-5, cr: 1.2462, y: 0.991, source: heatSetting })
 
 export const fuelGases = {
   'north-america': { 'natural-gas': natural(37258945.81, 0.6), propane: propane(93147364.5, 1.5) },

@@ -37,6 +37,13 @@ export function highCapacity_m3_s(run: { readonly bore_m: number; readonly lengt
   return flowOfCfh_m3_s((18.93 * (run.bore_m / inch_m) * ((squares * run.y) / (run.cr * (run.length_m / foot_m))) ** 0.206) ** (1 / 0.381))
 }
 
+/** What a pipe loses at 1.5 psi and above, as the difference of the squares of absolute pressure, Pa²; none at no flow. Bore, Cr and Y above 0. Source: sources.nfpa54High. */
+export function highSquares_Pa2(run: { readonly flow_m3_s: number; readonly bore_m: number; readonly length_m: number; readonly cr: number; readonly y: number }): number {
+  expectAbove0({ bore_m: run.bore_m, cr: run.cr, y: run.y })
+  expectNotNegative({ flow_m3_s: run.flow_m3_s, length_m: run.length_m })
+  return ((run.cr * (run.length_m / foot_m)) / run.y) * (cfh(run.flow_m3_s) ** 0.381 / (18.93 * (run.bore_m / inch_m))) ** (1 / 0.206) * psi_Pa ** 2
+}
+
 /** Equivalent lengths of screwed fittings over the bore. Source: sources.nfpa54Fittings. */
 export const lengthOverBore = { elbow45: 14, elbow: 30, branchTee: 60 } as const
 

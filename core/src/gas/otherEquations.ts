@@ -13,12 +13,18 @@ export function renouardLow_Pa({ flow_m3_s, bore_m, length_m, relativeDensity, c
   return constant * relativeDensity * length_m * perHour(flow_m3_s) ** 1.82 * (bore_m * 1000) ** -4.82 * 100
 }
 
+/** What a pipe loses by Renouard's quadratic form, as the difference of the squares of absolute pressure, Pa². Bore above 0, else RangeError. Source: sources.renouard. */
+export function renouardSquares_Pa2({ flow_m3_s, bore_m, length_m, relativeDensity, constant = renouardConstants.medium }: { readonly flow_m3_s: number; readonly bore_m: number; readonly length_m: number; readonly relativeDensity: number; readonly constant?: number }): number {
+  expectAbove0({ bore_m })
+  expectNotNegative({ flow_m3_s, length_m, relativeDensity })
+  return constant * relativeDensity * length_m * perHour(flow_m3_s) ** 1.82 * (bore_m * 1000) ** -4.82 * 1e10
+}
+
 /** Outlet pressure by Renouard's quadratic form, absolute Pa; undefined where the pipe cannot pass the flow. Bore and inlet above 0, else RangeError. Source: sources.renouard. */
 export function renouardMediumAbs_Pa({ flow_m3_s, bore_m, length_m, relativeDensity, inletAbs_Pa, constant = renouardConstants.medium }: { readonly flow_m3_s: number; readonly bore_m: number; readonly length_m: number; readonly relativeDensity: number; readonly inletAbs_Pa: number; readonly constant?: number }): number | undefined {
-  expectAbove0({ bore_m, inletAbs_Pa })
-  expectNotNegative({ flow_m3_s, length_m, relativeDensity })
-  const squared = (inletAbs_Pa / 1e5) ** 2 - constant * relativeDensity * length_m * perHour(flow_m3_s) ** 1.82 * (bore_m * 1000) ** -4.82
-  return squared < 0 ? undefined : Math.sqrt(squared) * 1e5
+  expectAbove0({ inletAbs_Pa })
+  const squared_Pa2 = inletAbs_Pa ** 2 - renouardSquares_Pa2({ flow_m3_s, bore_m, length_m, relativeDensity, constant })
+  return squared_Pa2 < 0 ? undefined : Math.sqrt(squared_Pa2)
 }
 
 /** Flow by Pole's formula, m³/s: one friction factor for all, optimistic in small copper. All above 0, else RangeError. Source: sources.pole. */

@@ -1,4 +1,6 @@
-import type { Appliance, GasSegment, JobDocument } from '../job/document'
+import type { Appliance, JobDocument } from '../job/document'
+import { blankGasSegment } from '../job/gasDocument'
+import type { GasSegment } from '../job/gasDocument'
 import type { Show } from '../units/format'
 import { parseQuantity } from '../units/parse'
 import type { UnitName } from '../units/units'
@@ -63,8 +65,8 @@ export function segmentsFromRows(rows: readonly SegmentRow[], { appliances, mate
     const appliance = ends === '' ? undefined : appliances.find((one) => same(one.name, ends))
     if (ends !== '' && !appliance) wrong(i, `it ends at “${ends}”, which is not on Rating plates.`)
     return {
-      id: ids[i] ?? newId(), name: name.slice(0, 120), from: same(start, meterNode) ? meterNode : (ids[feeder] ?? ''), length_m: length.outcome === 'understood' ? { value: length.si, basis: 'read', from } : null,
-      elbows: countOf(row.Elbows, 'Elbows', i, wrong), branchTees: countOf(row['Branch tees'], 'Branch tees', i, wrong), material: made ?? material, size, applianceId: appliance?.id ?? null,
+      ...blankGasSegment({ id: ids[i] ?? newId(), name: name.slice(0, 120), from: same(start, meterNode) ? meterNode : (ids[feeder] ?? ''), material: made ?? material }), length_m: length.outcome === 'understood' ? { value: length.si, basis: 'read', from } : null,
+      elbows: countOf(row.Elbows, 'Elbows', i, wrong), branchTees: countOf(row['Branch tees'], 'Branch tees', i, wrong), size, applianceId: appliance?.id ?? null,
     }
   })
   if (says.length === 0) {

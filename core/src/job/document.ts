@@ -1,14 +1,15 @@
 import { z } from 'zod'
-import { materialNames } from '../gas/pipes'
 import { practiceNames } from '../practice/practices'
 import { blankSchools, schoolsShape } from '../practice/schools'
 import { blankHeat, Heat, HotWater } from './hotWaterDocument'
-import { count, Evidence, id, known, madeYear, name, photos } from './known'
+import { Evidence, id, known, madeYear, name, photos } from './known'
 import { blankPan, DrainPan, Heating, ReliefValve } from './pressureDocument'
 import { blankSurvey, partKinds, Survey } from './surveyDocument'
+import { blankGasRules, GasSupply } from './gasDocument'
+import { blankWater, PipePrices, Water } from './waterDocument'
 
 /** The version that this code writes. Older files are brought forward by `upgradeDocument`. */
-export const documentVersion = 3
+export const documentVersion = 4
 
 export const applianceKinds = ['boiler', 'instantaneous-heater', 'storage-heater', 'indirect-cylinder', 'cooktop', 'other-gas'] as const
 export type ApplianceKind = (typeof applianceKinds)[number]
@@ -52,19 +53,6 @@ export const Part = z.object({
 })
 export type Part = z.infer<typeof Part>
 
-export const GasSegment = z.object({
-  id, name,
-  /** `meter` or the id of the segment it leaves from. */
-  from: z.string().max(60),
-  length_m: known('length'),
-  elbows: count,
-  branchTees: count,
-  material: z.enum(materialNames),
-  /** A size of the material's catalogue; null lets Hestian choose. */
-  size: z.string().max(20).nullable(),
-  applianceId: z.string().max(60).nullable(),
-})
-export type GasSegment = z.infer<typeof GasSegment>
 
 export const JobDocument = z.object({
   version: z.literal(documentVersion),
@@ -82,7 +70,10 @@ export const JobDocument = z.object({
   heating: Heating.nullable(),
   reliefs: z.array(ReliefValve).max(12),
   pan: DrainPan,
-  gas: z.object({ segments: z.array(GasSegment).max(600), meterMaxTestGauge_Pa: known('gas-pressure') }),
+  gas: GasSupply,
+  water: Water,
+  /** What a metre costs, where it differs from the generic list. */
+  prices: PipePrices,
 })
 export type JobDocument = z.infer<typeof JobDocument>
 
@@ -100,7 +91,9 @@ export const blankDocument = (site: { readonly name: string; readonly address: s
   heating: null,
   reliefs: [],
   pan: blankPan,
-  gas: { segments: [], meterMaxTestGauge_Pa: null },
+  gas: { segments: [], meterMaxTestGauge_Pa: null, ...blankGasRules },
+  water: blankWater,
+  prices: [],
 })
 
 /** An appliance with nothing read from its plate yet. */

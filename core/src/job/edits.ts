@@ -1,6 +1,8 @@
 import type { Edit } from '../answer/finding'
 import { blankSchools } from '../practice/schools'
 import { JobDocument } from './document'
+import { blankGasEnd, blankGasRules } from './gasDocument'
+import { blankWater } from './waterDocument'
 import { blankHeat, blankHotWater } from './hotWaterDocument'
 import { blankHeating, blankPan, blankSafety } from './pressureDocument'
 import { blankLooked, blankSurvey } from './surveyDocument'
@@ -65,8 +67,14 @@ function fromSecond(raw: Raw): Raw {
 
 const sameName = (raw: Raw, name: string): unknown => (isBranch(raw.heat) ? (rows(raw.heat.zones).find((zone) => zone.name === name)?.id ?? null) : null)
 
+/** Version 4 holds the water feed, stages of gas pressure, what stands before each appliance, and prices. */
+function fromThird(raw: Raw): Raw {
+  const gas = isBranch(raw.gas) ? raw.gas : {}
+  return { ...raw, version: 4, water: blankWater, prices: [], gas: { ...blankGasRules, ...gas, segments: rows(gas.segments).map((one) => ({ end: blankGasEnd, regulator: null, reserve_W: null, ...one })) } }
+}
+
 /** Steps that bring an older document forward, by the version they start from. Version 1 is the first. */
-const upgrades: Readonly<Record<number, (raw: Raw) => Raw>> = { 1: fromFirst, 2: fromSecond }
+const upgrades: Readonly<Record<number, (raw: Raw) => Raw>> = { 1: fromFirst, 2: fromSecond, 3: fromThird }
 
 /** Brings a document of any earlier version to the current one; anything else comes back as it is, for the schema to refuse. */
 export function upgradeDocument(raw: unknown): unknown {

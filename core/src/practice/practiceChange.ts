@@ -18,7 +18,7 @@ export interface PracticeChange {
   readonly go: readonly string[]
 }
 
-const methodWords = { en12828: 'EN 12828', handbook: 'handbook, fill equal to charge', 'nfpa54-low': 'low-pressure equation', darcy: 'Darcy–Weisbach', hunter: 'fixture units', 'loading-units': 'loading units' } as const
+const methodWords = { en12828: 'EN 12828', handbook: 'handbook, fill equal to charge', 'nfpa54-low': 'low-pressure equation', darcy: 'Darcy–Weisbach', renouard: 'Renouard’s formula', hunter: 'fixture units', 'loading-units': 'loading units' } as const
 
 /** Solves a job under another practice and says what is different. Pure: the document is only read. */
 export function practiceChange(document: JobDocument, to: PracticeName): PracticeChange {

@@ -1,4 +1,4 @@
-import { solveGasTree } from '../gas/network'
+import { solveStages } from '../gas/stages'
 import type { GasAnswer } from './gasSheet'
 
 /**
@@ -7,7 +7,7 @@ import type { GasAnswer } from './gasSheet'
  */
 export function gasWithOn(answer: GasAnswer, on: ReadonlySet<string>): GasAnswer {
   const sized = answer.pipes.map(({ pipe, appliance }) => ({ ...pipe, load_W: appliance && on.has(appliance.id) ? pipe.load_W : 0 }))
-  const states = new Map(solveGasTree(sized, answer.conditions).map((state) => [state.id, state]))
+  const states = new Map(solveStages(sized, { ...answer.supply, shareRatio: 1 }).map((state) => [state.id, state]))
   const pipes = answer.pipes.map((pipe) => ({ ...pipe, ...(states.get(pipe.id) ?? {}) }))
   const total_W = sized.reduce((sum, pipe) => sum + pipe.load_W, 0)
   return { ...answer, pipes, total_W, total_m3_s: total_W / answer.gas.grossHeat_J_m3, index: pipes.find((pipe) => pipe.id === answer.index.id) ?? answer.index }

@@ -1,7 +1,8 @@
 import { tableFlow_m3_s } from '../gas/bs6891'
-import { pipeDrop_Pa } from '../gas/network'
 import type { PipeSize } from '../gas/pipes'
 import { materials } from '../gas/pipes'
+import { solveStages } from '../gas/stages'
+import { pathTo } from '../network/tree'
 import type { GasAnswer } from './gasSheet'
 
 /** One of a pipe's neighbouring sizes and what it would do, everything else left as it is. */
@@ -22,20 +23,19 @@ export function sizesBeside(answer: GasAnswer, id: string): readonly SizeBeside[
   if (!pipe) return []
   const sizes: readonly PipeSize[] = materials[pipe.pipe.material].sizes
   const at = sizes.findIndex((size) => size.name === pipe.pipe.size.name)
-  const beyond = answer.pipes.filter((one) => one.appliance && leadsThrough(answer, one.id, id))
-  return sizes.slice(Math.max(0, at - 1), at + 2).map((size) => {
-    const change_Pa = pipeDrop_Pa(pipe.pipe, size, pipe.flow_m3_s, answer.conditions) - pipe.drop_Pa
+  return sizes.slice(Math.max(0, at - 1), at + 2).map((size): SizeBeside => {
+    const current = size.name === pipe.pipe.size.name
+    const states = current ? undefined : new Map(solveStages(answer.pipes.map((one) => (one.id === id ? { ...one.pipe, size } : one.pipe)), answer.supply).map((state) => [state.id, state]))
+    // Only its own stage feels it: a regulator gives what it is set to, as long as enough comes in.
+    const ends = answer.pipes.filter((one) => one.root === pipe.root && one.allowed_Pa !== undefined && leadsThrough(answer, one.id, id))
+    const drops = ends.map((one) => ({ drop_Pa: (states?.get(one.id) ?? one).dropTo_Pa, allowed_Pa: one.allowed_Pa ?? Infinity }))
     const table_m3_s = answer.tableLength_m === undefined || size.outsideDiameter_m === undefined ? undefined : tableFlow_m3_s({ outsideDiameter_m: size.outsideDiameter_m, length_m: answer.tableLength_m })
-    const over = beyond.map((one) => Math.max(one.dropTo_Pa + change_Pa - answer.allowance_Pa, (one.appliance?.minInletGauge_Pa?.value ?? -Infinity) - (one.farGauge_Pa - change_Pa)))
     return {
-      size, current: size.name === pipe.pipe.size.name, worst_Pa: Math.max(0, ...beyond.map((one) => one.dropTo_Pa)) + change_Pa, over_Pa: Math.max(...over, -Infinity),
+      size, current, worst_Pa: Math.max(0, ...drops.map((one) => one.drop_Pa)), over_Pa: Math.max(...drops.map((one) => one.drop_Pa - one.allowed_Pa), -Infinity),
       ...(table_m3_s !== undefined && table_m3_s < pipe.flow_m3_s ? { tableRefuses_m3_s: table_m3_s } : {}),
     }
   })
 }
 
 /** Whether the way from the meter to a node goes through a pipe. */
-function leadsThrough(answer: GasAnswer, node: string, through: string): boolean {
-  const pipe = answer.pipes.find((one) => one.id === node)
-  return pipe !== undefined && (pipe.id === through || leadsThrough(answer, pipe.segment.from, through))
-}
+const leadsThrough = (answer: GasAnswer, node: string, through: string): boolean => pathTo(answer.pipes.map((pipe) => pipe.segment), node).some((segment) => segment.id === through)

@@ -1,5 +1,5 @@
 import type { GasSegment, MaterialName } from '@hestian/core'
-import { burnsGas, materialNames, materials, pathTo } from '@hestian/core'
+import { blankGasSegment, burnsGas, materialNames, materials, pathTo } from '@hestian/core'
 import styled from 'styled-components'
 import { newId } from '../api/client'
 import { useJob } from '../job/JobContext'
@@ -17,7 +17,7 @@ export function useAddSegment(): (from: string) => string {
     const { segments } = draft.document.gas
     const id = newId().slice(0, 12)
     const start = segments.find((segment) => segment.id === from)?.name
-    edit([{ path: ['gas', 'segments', segments.length], value: { id, name: start ? `After ${start}`.slice(0, 120) : 'From the meter', from, length_m: null, elbows: 0, branchTees: 0, material: solution.practice.gas.material, size: null, applianceId: null } satisfies GasSegment }])
+    edit([{ path: ['gas', 'segments', segments.length], value: blankGasSegment({ id, name: start ? `After ${start}`.slice(0, 120) : 'From the meter', from, material: solution.practice.gas.material }) }])
     return id
   }
 }

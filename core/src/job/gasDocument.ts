@@ -1,0 +1,64 @@
+import { z } from 'zod'
+import { gasMethods } from '../gas/network'
+import { materialNames } from '../gas/pipes'
+import { count, Evidence, id, known, name } from './known'
+
+const yesNo = z.enum(['yes', 'no']).nullable()
+
+/** A regulator on the line: what comes after it is a stage of its own, at its pressure. */
+export const LineRegulator = z.object({
+  outGauge_Pa: known('gas-pressure'),
+  /** What it loses itself at the flow it carries. */
+  drop_Pa: known('gas-pressure'),
+  /** Where its vent goes; null while nobody has decided. */
+  vent: z.enum(['outside', 'limiter', 'inside']).nullable(),
+})
+export type LineRegulator = z.infer<typeof LineRegulator>
+
+/** What stands between the pipe and an appliance. */
+export const GasEnd = z.object({
+  shutOff: yesNo,
+  trap: yesNo,
+  connector: z.enum(['rigid', 'flexible']).nullable(),
+  /** What the connector loses at full rate. */
+  connectorDrop_Pa: known('gas-pressure'),
+  /** The maker's own table that permits a smaller pipe here. */
+  makerTable: Evidence.nullable(),
+})
+export type GasEnd = z.infer<typeof GasEnd>
+export const blankGasEnd: GasEnd = { shutOff: null, trap: null, connector: null, connectorDrop_Pa: null, makerTable: null }
+
+export const GasSegment = z.object({
+  id, name,
+  /** `meter` or the id of the segment it leaves from. */
+  from: z.string().max(60),
+  length_m: known('length'),
+  elbows: count,
+  branchTees: count,
+  material: z.enum(materialNames),
+  /** A size of the material's catalogue; null lets Hestian choose. */
+  size: z.string().max(20).nullable(),
+  applianceId: z.string().max(60).nullable(),
+  end: GasEnd,
+  regulator: LineRegulator.nullable(),
+  /** Gross heat kept for an appliance that may come later, at its far end. */
+  reserve_W: known('power'),
+})
+export type GasSegment = z.infer<typeof GasSegment>
+
+export const GasSupply = z.object({
+  segments: z.array(GasSegment).max(600),
+  meterMaxTestGauge_Pa: known('gas-pressure'),
+  /** Null takes the practice's. */
+  method: z.enum(gasMethods).nullable(),
+  /** Share of the load that burns at once, by a rule that is declared; null is everything. */
+  diversity: z.object({ ratio: known('ratio'), rule: z.string().trim().min(3, 'say which rule').max(300) }).nullable(),
+  /** Sized for what the appliances burn at this height, after their inputs were brought down. */
+  derated: z.boolean(),
+  bonded: yesNo,
+})
+
+export const blankGasRules = { method: null, diversity: null, derated: false, bonded: null } as const
+
+/** A gas pipe with nothing measured yet. */
+export const blankGasSegment = (segment: Pick<GasSegment, 'id' | 'name' | 'from' | 'material'>): GasSegment => ({ ...segment, length_m: null, elbows: 0, branchTees: 0, size: null, applianceId: null, end: blankGasEnd, regulator: null, reserve_W: null })
