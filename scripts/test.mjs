@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { ensureBuilt, ensureChromium, ensureInstalled, root, say } from './setup.mjs'
@@ -14,16 +14,25 @@ const run = (name, args, env = {}) => {
   say(`${name} …`)
   return spawnSync(process.execPath, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } }).status === 0
 }
-/** A runner without counts of its own is one check. */
-const check = (name, args) => { counts[run(name, args) ? 'passed' : 'failed']++ }
+/** A runner without counts of its own is one check. They run beside each other; each prints when it ends. */
+const check = (name, args) => new Promise((done) => {
+  say(`${name} …`)
+  const child = spawn(process.execPath, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] })
+  const printed = []
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => printed.push(data))
+  child.on('close', (code) => {
+    counts[code === 0 ? 'passed' : 'failed']++
+    if (printed.length > 0) console.log(Buffer.concat(printed).toString())
+    done()
+  })
+})
 const readJson = (path) => (existsSync(path) ? JSON.parse(readFileSync(path, 'utf8')) : undefined)
 
-check('types', [bin('typescript/bin/tsc'), '-p', 'tsconfig.json', '--noEmit'])
-check('lint', [bin('eslint/bin/eslint.js'), '.'])
+await Promise.all([check('types', [bin('typescript/bin/tsc'), '-p', 'tsconfig.json', '--noEmit']), check('lint', [bin('eslint/bin/eslint.js'), '.'])])
 
 const unitFile = join(results, 'unit.json')
 rmSync(unitFile, { force: true })
-const unitOk = run('unit and API tests', [bin('jest/bin/jest.js'), '--json', `--outputFile=${unitFile}`])
+const unitOk = run('unit and API tests', [bin('jest/bin/jest.js'), '--maxWorkers=2', '--json', `--outputFile=${unitFile}`])
 const unit = readJson(unitFile)
 counts.passed += unit?.numPassedTests ?? 0
 counts.failed += unit ? unit.numFailedTests + unit.numRuntimeErrorTestSuites : 1
@@ -39,5 +48,6 @@ counts.passed += journeys ? journeys.expected + journeys.flaky : 0
 counts.failed += journeys ? journeys.unexpected : 1
 if (!journeysOk && journeys?.unexpected === 0) counts.failed++
 
+if (journeys?.flaky > 0) say(`${journeys.flaky} journeys passed only when tried again: see above which.`)
 console.log(`${counts.passed} passed, ${counts.failed} failed`)
 process.exit(counts.failed > 0 ? 1 : 0)

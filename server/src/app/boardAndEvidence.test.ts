@@ -90,7 +90,7 @@ test('a data folder of the first version opens: jobs are brought forward and sum
   await old.destroy()
   app = await open()
   expect((await board()).rows[0]).toMatchObject({ name: 'Old house', stage: 'survey', changedAt: '2026-11-01T08:00:00.000Z' })
-  expect((await send('GET', '/jobs/old')).body).toMatchObject({ document: { version: 3, reliefs: [], survey: { looked: { shakes: { answer: 'yes' }, freezing: null } } } })
+  expect((await send('GET', '/jobs/old')).body).toMatchObject({ document: { version: 4, reliefs: [], survey: { looked: { shakes: { answer: 'yes' }, freezing: null } } } })
 })
 
 describe('evidence', () => {
