@@ -1,5 +1,5 @@
-import type { CircuitPart, DischargePiece, HeatingPipe, HeatingZone, HeatOption, InletKind, JobDocument, Known, LookKey, MainPoint, OptionKind, Outlet, SiteBasis } from '@hestian/core'
-import { blankGasSegment, blankAppliance, blankDischarge, blankDocument, blankHeating, blankHotWater, blankOption, blankPart, blankRelief, blankSafety, toSi } from '@hestian/core'
+import type { CircuitPart, DischargePiece, GasEnd, HeatingPipe, HeatingZone, HeatOption, InletKind, JobDocument, Known, LookKey, MainPoint, OptionKind, Outlet, SiteBasis } from '@hestian/core'
+import { blankAppliance, blankDischarge, blankDocument, blankGasEnd, blankGasSegment, blankHeating, blankHotWater, blankLoop, blankOption, blankPart, blankRelief, blankSafety, blankWaterSegment, toSi } from '@hestian/core'
 import type { UnitName } from '@hestian/core'
 import { papersOf, photo } from './evidence'
 
@@ -28,6 +28,13 @@ const allLive = { water: live, gas: live, power: live }
 type Segment = JobDocument['gas']['segments'][number]
 const segment = (id: string, name: string, from: string, length_m: Known, more: Partial<Segment>): Segment =>
   ({ ...blankGasSegment({ id, name, from, material: 'copper-en1057' }), length_m, ...more })
+
+type Water = JobDocument['water']['segments'][number]
+const waterPipe = (id: string, name: string, from: string, length_m: Known, rise_m: Known, more: Partial<Water>): Water =>
+  ({ ...blankWaterSegment({ id, name, from, material: 'copper-en1057' }), length_m, rise_m, ...more })
+const at = (outletId: string, count: number): Water['end'] => ({ kind: 'outlet', outletId, count })
+/** What stands before an appliance that is connected as it should be. */
+const joined = (connector: 'rigid' | 'flexible', connectorDrop_Pa: Known = null): GasEnd => ({ ...blankGasEnd, shutOff: 'yes', trap: 'yes', connector, connectorDrop_Pa })
 
 const heatZone = (id: string, name: string, heatZoneId: string | null): HeatingZone => ({ id, name, heatZoneId, load_W: null, difference_K: null, alone: false })
 const heatPipe = (id: string, name: string, size: string | null, length_m: Known, more: Partial<HeatingPipe>): HeatingPipe => ({ id, name, material: 'copper-en1057', size, length_m, run_m: null, bends: 0, zoneId: null, carries: 'all', ...more })
@@ -117,10 +124,35 @@ export function kestrelWeir(): JobDocument {
     segments: [
       segment('a', 'Meter to A', 'meter', taped(6.8, 'm'), { elbows: 3, size: '35 mm' }),
       segment('b', 'A to B', 'a', taped(4.1, 'm'), { elbows: 1, size: '28 mm' }),
-      segment('to-boiler', 'B to boiler', 'b', taped(3.4, 'm'), { elbows: 2, size: '28 mm', applianceId: 'boiler' }),
-      segment('to-range', 'A to galley range', 'a', taped(5.6, 'm'), { elbows: 2, branchTees: 1, applianceId: 'range' }),
-      segment('to-cabinet', 'B to drying cabinet', 'b', taped(2.7, 'm'), { elbows: 2, branchTees: 1, applianceId: 'cabinet' }),
+      segment('to-boiler', 'B to boiler', 'b', taped(3.4, 'm'), { elbows: 2, size: '28 mm', applianceId: 'boiler', end: joined('rigid') }),
+      segment('to-range', 'A to galley range', 'a', taped(5.6, 'm'), { elbows: 2, branchTees: 1, applianceId: 'range', end: joined('flexible', sheet(0.1, 'mbar')) }),
+      segment('to-cabinet', 'B to drying cabinet', 'b', taped(2.7, 'm'), { elbows: 2, branchTees: 1, applianceId: 'cabinet', end: joined('rigid') }),
     ],
+    bonded: 'yes',
+  }
+  job.water = {
+    ...job.water,
+    segments: [
+      waterPipe('main', 'Stopcock to A', 'meter', taped(6.5, 'm'), taped(0.8, 'm'), { elbows: 4, partDrop_Pa: sheet(120, 'mbar'), partFlow_m3_s: sheet(30, 'Lmin') }),
+      waterPipe('to-store', 'A to cylinder', 'main', taped(2.4, 'm'), taped(-0.4, 'm'), { elbows: 3, end: { kind: 'heater' } }),
+      waterPipe('make-up', 'A to filling link', 'main', taped(1.2, 'm'), null, { elbows: 2, branchTees: 1, size: '15 mm', end: { kind: 'make-up' } }),
+      waterPipe('cold-b', 'A to B, cold', 'main', taped(7, 'm'), taped(1, 'm'), { elbows: 2, branchTees: 1 }),
+      waterPipe('cold-home', 'B to home showers, cold', 'cold-b', taped(3.2, 'm'), taped(0.5, 'm'), { elbows: 3, branchTees: 1, end: at('showers-a', 2) }),
+      waterPipe('cold-c', 'B to C, cold', 'cold-b', taped(4.5, 'm'), null, { elbows: 1 }),
+      waterPipe('cold-visitors', 'C to visitors, cold', 'cold-c', taped(2.8, 'm'), taped(0.5, 'm'), { elbows: 3, branchTees: 1, end: at('showers-b', 2) }),
+      waterPipe('cold-basins', 'C to basins, cold', 'cold-c', taped(3.6, 'm'), taped(-0.1, 'm'), { elbows: 4, end: at('basins', 4) }),
+      waterPipe('cold-galley', 'A to galley, cold', 'main', guessed(11, 'm'), taped(2.4, 'm'), { elbows: 6, branchTees: 1, end: at('galley', 1) }),
+      waterPipe('hot-d', 'Cylinder to D, hot', 'to-store', taped(3, 'm'), taped(1.6, 'm'), { elbows: 3 }),
+      waterPipe('hot-e', 'D to E, hot', 'hot-d', taped(7.5, 'm'), null, { elbows: 2 }),
+      waterPipe('hot-home', 'E to home showers, hot', 'hot-e', taped(3, 'm'), taped(0.3, 'm'), { elbows: 3, branchTees: 1, end: at('showers-a', 2) }),
+      waterPipe('hot-f', 'E to F, hot', 'hot-e', taped(4.5, 'm'), null, { elbows: 1 }),
+      waterPipe('hot-visitors', 'F to visitors, hot', 'hot-f', taped(2.8, 'm'), taped(0.3, 'm'), { elbows: 3, branchTees: 1, end: at('showers-b', 2) }),
+      waterPipe('hot-basins', 'F to basins, hot', 'hot-f', taped(3.4, 'm'), taped(-0.3, 'm'), { elbows: 4, end: at('basins', 4) }),
+      waterPipe('hot-galley', 'D to galley, hot', 'hot-d', guessed(12, 'm'), taped(1.6, 'm'), { elbows: 6, branchTees: 1, end: at('galley', 1) }),
+    ],
+    heaterDrop_Pa: sheet(80, 'mbar'), heaterAtFlow_m3_s: sheet(30, 'Lmin'),
+    loop: { ...blankLoop, returns: [{ id: 'back', name: 'Return from F', at: 'hot-f', length_m: taped(14, 'm'), material: 'copper-en1057', size: null }, { id: 'back-galley', name: 'Return from the galley', at: 'hot-galley', length_m: guessed(13, 'm'), material: 'copper-en1057', size: '15 mm' }], lagging_m: sheet(19, 'mm') },
+    makeUp: { device: 'disconnected-link', reducing: 'yes', feed_m3_s: known(6, 'Lmin', 'measured', 'Bucket'), bypass_m3_s: null },
   }
   return job
 }
@@ -187,9 +219,26 @@ export function juniperRidge(): JobDocument {
     meterMaxTestGauge_Pa: plate(10, 'psi'),
     segments: [
       segment('a', 'Second regulator to A', 'meter', taped(22, 'ft'), { elbows: 3, material: 'steel-schedule-40' }),
-      segment('to-heater', 'A to heater', 'a', taped(12, 'ft'), { elbows: 2, material: 'steel-schedule-40', applianceId: 'heater' }),
-      segment('to-boiler', 'A to boiler', 'a', taped(9, 'ft'), { elbows: 1, branchTees: 1, material: 'steel-schedule-40', applianceId: 'boiler' }),
+      segment('to-heater', 'A to heater', 'a', taped(12, 'ft'), { elbows: 2, material: 'steel-schedule-40', applianceId: 'heater', end: { ...joined('rigid'), trap: 'no' } }),
+      segment('to-boiler', 'A to boiler', 'a', taped(9, 'ft'), { elbows: 1, branchTees: 1, material: 'steel-schedule-40', applianceId: 'boiler', end: joined('flexible', sheet(0.1, 'inwc')) }),
     ],
+    bonded: 'yes',
+  }
+  const lay = (id: string, name: string, from: string, feet: Known, rise: Known, more: Partial<Water>): Water => waterPipe(id, name, from, feet, rise, { material: 'copper-type-l', ...more })
+  job.water = {
+    ...job.water,
+    segments: [
+      lay('main', 'Well room to A', 'meter', taped(26, 'ft'), taped(4, 'ft'), { elbows: 5 }),
+      lay('to-heater', 'A to heater', 'main', taped(6, 'ft'), taped(3, 'ft'), { elbows: 3, end: { kind: 'heater' } }),
+      lay('cold-bath', 'A to bath house, cold', 'main', taped(32, 'ft'), taped(2, 'ft'), { elbows: 4, branchTees: 1 }),
+      lay('cold-showers', 'Showers, cold', 'cold-bath', taped(9, 'ft'), taped(4, 'ft'), { elbows: 3, end: at('showers', 3) }),
+      lay('cold-basins', 'Lavatories, cold', 'cold-bath', taped(11, 'ft'), taped(1, 'ft'), { elbows: 4, branchTees: 1, end: at('basins', 4) }),
+      lay('hot-bath', 'Heater to bath house, hot', 'to-heater', taped(38, 'ft'), taped(1, 'ft'), { elbows: 5 }),
+      lay('hot-showers', 'Showers, hot', 'hot-bath', taped(9, 'ft'), taped(2, 'ft'), { elbows: 3, end: at('showers', 3) }),
+      lay('hot-basins', 'Lavatories, hot', 'hot-bath', taped(11, 'ft'), taped(-1, 'ft'), { elbows: 4, branchTees: 1, end: at('basins', 4) }),
+      lay('hot-kitchen', 'Heater to kitchen, hot', 'to-heater', guessed(18, 'ft'), taped(-2, 'ft'), { elbows: 5, branchTees: 1, end: at('kitchen', 1) }),
+    ],
+    designBy: 'scenario', heaterDrop_Pa: sheet(9, 'psi'), heaterAtFlow_m3_s: sheet(6, 'gpm'), heaterLeast_m3_s: sheet(0.5, 'gpm'),
   }
   return job
 }
@@ -237,9 +286,10 @@ export function saltbushFerry(): JobDocument {
     meterMaxTestGauge_Pa: plate(7, 'kPa'),
     segments: [
       segment('a', 'Meter to tee', 'meter', taped(5.2, 'm'), { elbows: 2 }),
-      segment('to-heater', 'Tee to heater', 'a', taped(3.1, 'm'), { elbows: 2, applianceId: 'heater' }),
-      segment('to-cooktop', 'Tee to cooktop', 'a', taped(4.4, 'm'), { elbows: 3, branchTees: 1, applianceId: 'cooktop' }),
+      segment('to-heater', 'Tee to heater', 'a', taped(3.1, 'm'), { elbows: 2, applianceId: 'heater', end: joined('rigid') }),
+      segment('to-cooktop', 'Tee to cooktop', 'a', taped(4.4, 'm'), { elbows: 3, branchTees: 1, applianceId: 'cooktop', end: joined('flexible') }),
     ],
+    bonded: 'yes',
   }
   return job
 }

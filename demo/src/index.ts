@@ -10,7 +10,7 @@ export const demoJobs = (): Readonly<Record<string, JobFile>> => structuredClone
 let made: Readonly<Record<string, JobFile>> | undefined
 
 function makeJobs(): Readonly<Record<string, JobFile>> {
-  const kestrel = new History('kestrel-weir', kestrelWeir(), '2026-11-03T08:40:00Z').readings(apprentice).prove('site', 'readings', 'plates', 'place').later(2600).prove('heat', 'circuit', 'vessel', 'safety', 'relief', 'gas').later(12900)
+  const kestrel = new History('kestrel-weir', kestrelWeir(), '2026-11-03T08:40:00Z').readings(apprentice).prove('site', 'readings', 'plates', 'place').later(2600).prove('heat', 'circuit', 'vessel', 'safety', 'relief', 'gas', 'water').later(12900)
   kestrel.tightness({ fall_Pa: 90, repaired: 'olive at the range cock remade, soaped again' }).tightness({ fall_Pa: 0 }).prove('tightness').later(1500).stepsUntil('link-off')
   const juniper = new History('juniper-ridge', juniperRidge(), '2026-11-16T15:10:00Z').readings(apprentice)
     .inspect(apprentice, { 'drip-loop': { verdict: 'look-again', note: 'Cord of the pump runs straight down', snag: 'Hang the pump cord in a loop below its socket' }, 'co-alarm': { verdict: 'not-inspected', note: '', because: 'no power in the bunkhouse yet' } })

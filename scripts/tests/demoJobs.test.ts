@@ -36,7 +36,7 @@ describe.each(everywhere)('%s by the rules of %s', (_, practice, document, file)
   test('every place a finding speaks of is a place of the document, or of the page', () => {
     for (const finding of solution.findings) {
       const [head] = finding.place.split('.')
-      expect(['survey', 'site', 'appliances', 'parts', 'heating', 'heat', 'hotWater', 'reliefs', 'pan', 'gas', 'schools', 'inspection']).toContain(head)
+      expect(['survey', 'site', 'appliances', 'parts', 'heating', 'heat', 'hotWater', 'reliefs', 'pan', 'gas', 'water', 'schools', 'inspection']).toContain(head)
     }
   })
   test('a one-press remedy leaves a document that its schema accepts', () => {

@@ -68,7 +68,7 @@ export const sources = {
   isothermalPipe: { basis: 'published-equation', says: 'Isothermal flow in a pipe, squares of absolute pressure, friction by Colebrook–White' },
   elevatedDrop: { basis: 'from-memory', says: 'NFPA 54 / IFGC tables for elevated pressure: a drop of 1 psi before the line regulator, as remembered' },
   lineRegulator: { basis: 'common-practice', says: 'Common practice, no source: a line regulator wants its outlet and its own loss before it, locks up above it, and vents outside or through a limiter' },
-  waterVelocity: { basis: 'common-practice', says: 'Common practice, no source: about 2 m/s (UK) or 8 ft/s cold and 5 ft/s hot (NA) in copper' },
+  waterVelocity: { basis: 'common-practice', says: 'Common practice, no source: about 2 m/s (UK) or 8 ft/s cold and 5 ft/s hot (NA) in copper, and nothing under 15 mm or 1/2 in' },
   hotShare: { basis: 'common-practice', says: 'Hunter’s note: hot and cold of one fixture each count three quarters of its total' },
   loopBalance: { basis: 'published-equation', says: 'Heat balance of the loop; flows at each tee in proportion to the heat lost beyond (DVGW W 553 method)' },
   fillFlow: { basis: 'assumed', says: 'Assumed flow of a feed valve, and of its by-pass: time it once with a bucket' },

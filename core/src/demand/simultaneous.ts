@@ -13,6 +13,9 @@ export const usualFlow_m3_s: Readonly<Record<OutletKind, number>> = { shower: 9 
 
 export const outletFlow_m3_s = (outlet: Outlet): number => outlet.flow_m3_s?.value ?? usualFlow_m3_s[outlet.kind]
 
+/** Units of one outlet in a table, hot and cold together. Sources: sources.hunter, sources.en806Units. */
+export const unitsOfOutlet = (kind: OutletKind, table: 'hunter' | 'loading-units'): number => (table === 'hunter' ? fixtureUnits[inTables[kind].hunter] : loadingUnits[inTables[kind].loading]) ?? 0
+
 export type Simultaneous =
   | { readonly by: 'hunter' | 'loading-units'; readonly units: number; readonly flow_m3_s: number }
   | { readonly by: 'scenario'; readonly at_s: number; readonly flow_m3_s: number }

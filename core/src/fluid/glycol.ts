@@ -53,7 +53,7 @@ const tables: Readonly<Record<Exclude<FluidKind, 'water'>, Rows>> = {
   },
 }
 
-interface Properties { readonly density_kg_m3: number; readonly specificHeat_J_kgK: number; readonly viscosity_Pas: number }
+export interface Properties { readonly density_kg_m3: number; readonly specificHeat_J_kgK: number; readonly viscosity_Pas: number }
 
 const waterProperties: (temp_K: number) => Properties = remembered((temp_K) => {
   const water = liquidWater({ temp_K, pressureAbs_Pa: Math.max(101325, saturationAbs_Pa(temp_K)) })

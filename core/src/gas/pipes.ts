@@ -85,6 +85,9 @@ export const materialsFor = (carried: Carried): readonly MaterialName[] => mater
 export const sizeNamed = (material: MaterialName, name: string): PipeSize | undefined =>
   (materials[material].sizes as readonly PipeSize[]).find((size) => size.name === name)
 
+/** The smallest size of a material: every catalogue has one. */
+export const smallestSize = (material: MaterialName): PipeSize => materials[material].sizes[0] ?? { name: 'none', bore_m: 0.01 }
+
 /** Volume of a run, m³, from its true bore. Source: sources.arithmetic. */
 export const pipeVolume_m3 = (bore_m: number, length_m: number): number => (Math.PI / 4) * bore_m ** 2 * length_m
 

@@ -2,7 +2,7 @@ import { practices } from '../practice/practices'
 import { house } from '../solve/house.testing'
 import { solve } from '../solve/solve'
 import { showIn } from '../units/format'
-import type { SegmentRow } from './segmentRows'
+import type { TableRow as SegmentRow } from '../network/segmentRows'
 import { segmentRows, segmentsFromRows } from './segmentRows'
 
 const { appliances } = house()

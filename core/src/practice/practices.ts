@@ -4,7 +4,7 @@ import type { LowGasMethod } from '../gas/network'
 import type { MaterialName } from '../gas/pipes'
 import type { InletKind } from '../safety/inletGroup'
 import type { UnitSet } from '../units/measure'
-import { inch_m, inchWater_Pa, psi_Pa, toSi } from '../units/units'
+import { foot_m, inch_m, inchWater_Pa, psi_Pa, toSi } from '../units/units'
 import { metricSizes_m3, usSizes_m3 } from '../vessel/catalogue'
 
 export const practiceNames = ['uk-ireland', 'north-america', 'australia-new-zealand'] as const
@@ -101,6 +101,17 @@ export interface Practice {
     readonly wantedGauge_Pa: number
     readonly flowTemp_K: number
   }
+  readonly water: {
+    readonly material: MaterialName
+    readonly coldMost_m_s: number
+    readonly hotMost_m_s: number
+    /** Smallest bore that a free size may be. */
+    readonly leastBore_m: number
+    readonly velocitySource: Source
+    /** Hot within this at an outlet. */
+    readonly waitMost_s: number
+    readonly waitSource: Source
+  }
   readonly circuit: {
     /** Flow less return where a zone says nothing. */
     readonly difference_K: number
@@ -166,6 +177,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
     },
     survey: { staticLimitGauge_Pa: 5.5e5, staticLimitSource: sources.streetPressure, meterRange_Pa: [1900, 2300], garageFlame_m: 0.457 },
     hotWater: { storeTemp_K: 333.15, safeOutletTemp_K: 321.15, safeOutletSource: { basis: 'from-memory', says: 'UK practice: 48 °C at a bath, as remembered: check the current edition' }, mixedTemp_K: 313.15, demand: 'loading-units', demandSource: sources.en806Units, wantedGauge_Pa: 1e5, flowTemp_K: 348.15 },
+    water: { material: 'copper-en1057', coldMost_m_s: 2, hotMost_m_s: 2, leastBore_m: 0.012, velocitySource: sources.waterVelocity, waitMost_s: 30, waitSource: sources.en806Wait },
     circuit: { difference_K: 20, velocityMost_m_s: 1, gradientMost_Pa_m: 300 },
     safety: {
       reducingGauge_Pa: 3e5, expansionReliefGauge_Pa: 6e5, temperatureReliefGauge_Pa: 7e5, temperatureReliefTemp_K: 368.15, cutOutMost_K: 363.15,
@@ -199,6 +211,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
     },
     survey: { staticLimitGauge_Pa: 80 * psi_Pa, staticLimitSource: sources.streetPressure, garageFlame_m: 18 * inch_m },
     hotWater: { storeTemp_K: toSi(120, 'F'), safeOutletTemp_K: toSi(120, 'F'), safeOutletSource: { basis: 'common-practice', says: 'Common practice: 120 °F is the scald caution' }, mixedTemp_K: toSi(105, 'F'), demand: 'hunter', demandSource: sources.hunter, wantedGauge_Pa: 20 * psi_Pa, flowTemp_K: toSi(180, 'F') },
+    water: { material: 'copper-type-l', coldMost_m_s: 8 * foot_m, hotMost_m_s: 5 * foot_m, leastBore_m: 0.012, velocitySource: sources.waterVelocity, waitMost_s: 30, waitSource: sources.trade },
     circuit: { difference_K: 20 / 1.8, velocityMost_m_s: 1.22, gradientMost_Pa_m: 392 },
     safety: {
       reducingGauge_Pa: 60 * psi_Pa, maxGauge_Pa: 80 * psi_Pa, temperatureReliefGauge_Pa: 150 * psi_Pa, temperatureReliefTemp_K: toSi(210, 'F'), cutOutMost_K: toSi(210, 'F'),
@@ -228,6 +241,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
     },
     survey: { staticLimitGauge_Pa: 5e5, staticLimitSource: sources.auSetting, garageFlame_m: 0.457 },
     hotWater: { storeTemp_K: 333.15, safeOutletTemp_K: 323.15, safeOutletSource: sources.auSetting, mixedTemp_K: 313.15, demand: 'loading-units', demandSource: sources.auSetting, wantedGauge_Pa: 1e5, flowTemp_K: 348.15 },
+    water: { material: 'copper-en1057', coldMost_m_s: 2, hotMost_m_s: 2, leastBore_m: 0.012, velocitySource: sources.waterVelocity, waitMost_s: 30, waitSource: sources.auSetting },
     circuit: { difference_K: 20, velocityMost_m_s: 1, gradientMost_Pa_m: 300 },
     safety: {
       reducingGauge_Pa: 5e5, expansionReliefGauge_Pa: 8.5e5, temperatureReliefGauge_Pa: 1e6, temperatureReliefTemp_K: 372.15, cutOutMost_K: 363.15,

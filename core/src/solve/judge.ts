@@ -118,11 +118,11 @@ export interface Judgement {
 }
 
 export const sheetNames: Readonly<Record<SheetId, string>> = {
-  site: 'Site', readings: 'Readings', plates: 'Rating plates', place: 'Place', inspection: 'Inspection', heat: 'Heat and hot water', circuit: 'Heating circuit', vessel: 'Heating vessel', safety: 'Hot water safety', relief: 'Relief and discharge', gas: 'Gas supply', tightness: 'Gas tightness', steps: 'Fill, vent, start', handover: 'Handover',
+  site: 'Site', readings: 'Readings', plates: 'Rating plates', place: 'Place', inspection: 'Inspection', heat: 'Heat and hot water', circuit: 'Heating circuit', vessel: 'Heating vessel', safety: 'Hot water safety', relief: 'Relief and discharge', gas: 'Gas supply', water: 'Water feed', tightness: 'Gas tightness', steps: 'Fill, vent, start', handover: 'Handover',
 }
 
 export const stageSheets: Readonly<Record<StageId, readonly SheetId[]>> = {
-  survey: ['site', 'readings', 'plates', 'place', 'inspection'], design: ['heat', 'circuit', 'vessel', 'safety', 'relief', 'gas'], plan: [], prove: ['tightness'], commission: ['steps'], handover: ['handover'], aftercare: [],
+  survey: ['site', 'readings', 'plates', 'place', 'inspection'], design: ['heat', 'circuit', 'vessel', 'safety', 'relief', 'gas', 'water'], plan: [], prove: ['tightness'], commission: ['steps'], handover: ['handover'], aftercare: [],
 }
 
 export const stageOfSheet = (sheet: SheetId): StageId => (Object.keys(stageSheets) as StageId[]).find((stage) => stageSheets[stage].includes(sheet)) ?? 'survey'
@@ -241,7 +241,7 @@ function judgeSheets(solution: Solution, { entries, frozen }: Records, judged: J
   const signature = ofKind(entries, 'signature').findLast((record) => (frozen ? record.body.revision === frozen : record.body.restsOn === fingerprint(solution.document)))
   return {
     site: design('site', solution.site), readings: design('readings', solution.readings), plates: design('plates', solution.plates), place: design('place', solution.place), inspection: design('inspection', inspectionSheet(solution, judged.inspected)),
-    heat: design('heat', solution.heat), circuit: design('circuit', solution.circuit), vessel: design('vessel', solution.vessel), safety: design('safety', solution.safety), relief: design('relief', solution.relief), gas: design('gas', solution.gas),
+    heat: design('heat', solution.heat), circuit: design('circuit', solution.circuit), vessel: design('vessel', solution.vessel), safety: design('safety', solution.safety), relief: design('relief', solution.relief), gas: design('gas', solution.gas), water: design('water', solution.water),
     tightness: design('tightness', solution.tightness, testMissing, `/${lastTest?.testId ?? ''}`), steps: design('steps', stepSheet, stepsMissing, `/${stepsDone}`),
     handover: { id: 'handover', name: sheetNames.handover, state: signature ? 'proven' : 'incomplete', missing: [], findings: [], restsOn: '', ...(signature ? { proof: { at: signature.at, by: signature.by } } : {}) },
   }

@@ -24,13 +24,13 @@ export interface Leaning {
   readonly holds: boolean
 }
 
-export type LeaningSheet = 'vessel' | 'gas' | 'heat' | 'circuit' | 'safety'
+export type LeaningSheet = 'vessel' | 'gas' | 'water' | 'heat' | 'circuit' | 'safety'
 
 interface Place { readonly path: readonly (string | number)[]; readonly name: string; readonly measure: Measure; readonly known: NonNullable<Known> }
 
 /** Every assumed value of a document with its name and measure. */
 export function assumedValues(document: JobDocument): readonly Place[] {
-  const { survey, appliances, heating, gas, heat, hotWater } = document
+  const { survey, appliances, heating, gas, water, heat, hotWater } = document
   const place = (path: readonly (string | number)[], name: string, measure: Measure, known: Known): Place[] => (known?.basis === 'assumed' ? [{ path, name, measure, known }] : [])
   return [
     ...surveyFields.flatMap((field) => place(['survey', field.key], field.label, field.measure, survey[field.key])),
@@ -45,6 +45,7 @@ export function assumedValues(document: JobDocument): readonly Place[] {
       ...place(['heating', 'reliefSetGauge_Pa'], 'Relief setting', 'water-pressure', heating.reliefSetGauge_Pa),
     ] : []),
     ...gas.segments.flatMap((segment, i) => place(['gas', 'segments', i, 'length_m'], `Length of ${segment.name}`, 'length', segment.length_m)),
+    ...water.segments.flatMap((segment, i) => [...place(['water', 'segments', i, 'length_m'], `Length of ${segment.name}`, 'length', segment.length_m), ...place(['water', 'segments', i, 'rise_m'], `Rise of ${segment.name}`, 'elevation', segment.rise_m)]),
     ...heat.zones.flatMap((zone, i) => (zone.heat.by === 'typed' ? place(['heat', 'zones', i, 'heat', 'load_W'], `Heat of ${zone.name}`, 'power', zone.heat.load_W) : place(['heat', 'zones', i, 'heat', 'area_m2'], `Area of ${zone.name}`, 'area', zone.heat.area_m2))),
     ...(hotWater ? hotWater.outlets.flatMap((outlet, i) => place(['hotWater', 'outlets', i, 'flow_m3_s'], `Flow at ${outlet.name}`, 'water-flow', outlet.flow_m3_s)) : []),
     ...heat.options.flatMap((option, i) => ([['hotWater_W', 'Hot water output', 'power'], ['store_m3', 'Store', 'small-volume'], ['coil_W', 'Coil rating', 'power'], ['heating_W', 'Heating output', 'power'], ['input_W', 'Input', 'power']] as const).flatMap(([key, label, measure]) => place(['heat', 'options', i, key], `${label} of ${option.name}`, measure, option[key]))),
@@ -57,6 +58,7 @@ function answerKey(solution: Solution, sheet: LeaningSheet): string {
   if (!found.applies || !found.answer) return 'none'
   const stands = found.findings.some((finding) => finding.severity === 'stop') ? 'stop' : 'go'
   if (sheet === 'vessel') return `${stands} ${solution.vessel.applies ? solution.vessel.answer?.fitted_m3 : ''}`
+  if (sheet === 'water') return `${stands} ${solution.water.applies ? solution.water.answer?.pipes.map((pipe) => pipe.size.name).join() : ''}`
   if (sheet === 'gas') return `${stands} ${solution.gas.applies ? solution.gas.answer?.pipes.map((pipe) => pipe.pipe.size.name).join() : ''}`
   if (sheet === 'circuit') { const circuit = answerOf(solution.circuit); return `${stands} ${circuit?.pump?.id ?? ''} ${circuit?.pipes.map((pipe) => pipe.size.name).join()}` }
   if (sheet === 'safety') return `${stands} ${answerOf(solution.safety)?.fitted_m3 ?? ''}`

@@ -8,7 +8,7 @@ export interface Missing {
 }
 
 /** The sheets in working order. Their codes (S1, D2) are counted from where they stand, so that a new one can stand between. */
-export const sheetIds = ['site', 'readings', 'plates', 'place', 'inspection', 'heat', 'circuit', 'vessel', 'safety', 'relief', 'gas', 'tightness', 'steps', 'handover'] as const
+export const sheetIds = ['site', 'readings', 'plates', 'place', 'inspection', 'heat', 'circuit', 'vessel', 'safety', 'relief', 'gas', 'water', 'tightness', 'steps', 'handover'] as const
 export type SheetId = (typeof sheetIds)[number]
 
 /** Sheets as records of the first version named them. */

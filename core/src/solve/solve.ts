@@ -23,6 +23,8 @@ import type { ReadingsAnswer } from './surveySheets'
 import { placeSheet, platesSheet, readingsSheet, siteSheet } from './surveySheets'
 import type { VesselAnswer } from './vesselSheet'
 import { vesselSheet } from './vesselSheet'
+import type { WaterAnswer } from './waterSheet'
+import { waterSheet } from './waterSheet'
 import { fitted } from '../survey/asked'
 
 /** Every answer, target, working and design finding of a job. A pure function of its document. */
@@ -39,6 +41,7 @@ export interface Solution {
   readonly safety: Sheet<SafetyAnswer>
   readonly relief: Sheet<ReliefsAnswer>
   readonly gas: Sheet<GasAnswer>
+  readonly water: Sheet<WaterAnswer>
   readonly tightness: Sheet<TightnessDesign>
   readonly steps: readonly Step[]
   readonly findings: readonly Finding[]
@@ -52,7 +55,9 @@ export function solve(document: JobDocument): Solution {
   const tightness = tightnessSheet(document, practice, gas)
   const [readings, heat] = [readingsSheet(document, practice), heatSheet(document, practice)]
   const safety = safetySheet(document, practice, answerOf(readings), answerOf(heat))
-  const sheets = { site: siteSheet(document), readings, plates: platesSheet(document), place: placeSheet(document, practice), heat, circuit: circuitSheet(document, practice), vessel, safety, relief: reliefSheet(document, practice, answerOf(safety)), gas, tightness }
+  const circuit = circuitSheet(document, practice)
+  const water = waterSheet(document, practice, answerOf(circuit)?.content.total_m3)
+  const sheets = { site: siteSheet(document), readings, plates: platesSheet(document), place: placeSheet(document, practice), heat, circuit, vessel, safety, relief: reliefSheet(document, practice, answerOf(safety)), gas, water, tightness }
   const findings = Object.values(sheets).flatMap((sheet) => (sheet.applies ? sheet.findings : []))
   return { document, practice, ...sheets, steps: commissioningSequence(document, practice, sequenceTargets(practice, vessel, gas)), findings }
 }
@@ -67,7 +72,7 @@ function sequenceTargets(practice: Practice, vessel: Sheet<VesselAnswer>, gas: S
   return {
     ...(v ? { chargeGauge_Pa: v.pumpUp.gauge_Pa, fillGauge_Pa: v.fillGauge_Pa, reliefSetGauge_Pa: v.inputs.reliefSetGauge_Pa, finalGauge_Pa: v.need.finalGauge_Pa, fitted_m3: v.fitted_m3, maxFlowTemp_K: v.inputs.maxTemp_K } : {}),
     ...(v?.forecast.outcome === 'settles' ? { hotGauge_Pa: v.forecast.hotGauge_Pa } : {}),
-    ...(g ? { gasGauge_Pa: g.index.farGauge_Pa } : {}),
+    ...(g ? { gasGauge_Pa: g.index.inletGauge_Pa ?? g.index.farGauge_Pa } : {}),
     ...(least === undefined ? {} : { gasLeastGauge_Pa: least, gasLeastSays: `the least inlet pressure on the plate of ${g?.index.appliance?.name ?? 'the appliance'}` }),
     practice: practice.name,
   }
@@ -76,7 +81,7 @@ function sequenceTargets(practice: Practice, vessel: Sheet<VesselAnswer>, gas: S
 function tightnessSheet(document: JobDocument, practice: Practice, gas: Sheet<GasAnswer>): Sheet<TightnessDesign> {
   if (!gas.applies) return { applies: false, because: gas.because }
   const burners = fitted(document.appliances).filter((appliance) => burnsGas(appliance.kind))
-  const supply = gas.answer && { volume_m3: gas.answer.volume_m3, workingGauge_Pa: gas.answer.conditions.meterGauge_Pa, atmosphere_Pa: gas.answer.conditions.atmosphere_Pa }
+  const supply = gas.answer && { volume_m3: gas.answer.volume_m3, workingGauge_Pa: gas.answer.supply.meterGauge_Pa, atmosphere_Pa: gas.answer.conditions.atmosphere_Pa }
   return {
     applies: true, answer: supply && tightnessDesign(document, practice, supply),
     missing: gas.answer ? [] : [{ place: 'gas.segments', what: 'A gas supply that can be computed: its volume decides the test' }],

@@ -1,8 +1,8 @@
 import type { GasAnswer, SizeBeside, Show } from '@hestian/core'
 import { sizesBeside } from '@hestian/core'
 import { useMemo } from 'react'
-import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
+import { SizesFrame } from '../network/SizesFrame'
 import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
 
@@ -14,7 +14,7 @@ export function IfThisSize({ answer, id }: { readonly answer: GasAnswer; readonl
   if (!pipe) return null
   const index = draft.document.gas.segments.indexOf(pipe.segment)
   return (
-    <Frame>
+    <SizesFrame>
       <h3>{pipe.segment.name} <small>selected</small></h3>
       <p>If this length were</p>
       <ol>
@@ -30,7 +30,7 @@ export function IfThisSize({ answer, id }: { readonly answer: GasAnswer; readonl
           )
         })}
       </ol>
-    </Frame>
+    </SizesFrame>
   )
 }
 
@@ -38,10 +38,3 @@ function refusal({ over_Pa, tableRefuses_m3_s }: SizeBeside, show: Show): string
   if (over_Pa > 0) return `Stop: ${show(over_Pa, 'gas-pressure')} over`
   return tableRefuses_m3_s === undefined ? undefined : `Stop: the table lets it carry ${show(tableRefuses_m3_s, 'gas-flow')}`
 }
-
-const Frame = styled.section`
-  padding-bottom: 12px;
-  h3 { font: 650 20px/24px var(--head); small { font: 400 15px/20px var(--text); color: var(--ink-3); } } p { font-size: 15px; color: var(--ink-2); }
-  li { display: grid; grid-template-columns: 78px 1fr 22px; gap: 6px; align-items: center; padding: 8px 6px; border-bottom: 0.8px solid var(--hair); margin: 0 -6px; b { font: 650 22px/26px var(--head); } div { display: grid; font-size: 15px; line-height: 19px; } em { font-style: normal; font-weight: 650; color: var(--pass); } em[data-over] { color: var(--stop); } }
-  li[data-current] { background: var(--select); border-top: 1.5px solid var(--ink); border-bottom: 1.5px solid var(--ink); }
-`

@@ -20,6 +20,7 @@ import { PlacePage } from '../survey/PlacePage'
 import { PlatesPage } from '../survey/PlatesPage'
 import { ReadingsPage } from '../survey/ReadingsPage'
 import { SitePage } from '../survey/SitePage'
+import { WaterPage } from '../water/WaterPage'
 import { WalkPage } from '../survey/WalkPage'
 import { Button } from '../ui/Button'
 import { Logo, Mark } from '../ui/icons'
@@ -31,7 +32,7 @@ import { stageNames } from './stages'
 import { ThemeSwitch } from './ThemeSwitch'
 
 const pages: Readonly<Record<SheetId, () => React.JSX.Element>> = {
-  site: SitePage, readings: ReadingsPage, plates: PlatesPage, place: PlacePage, inspection: InspectionPage, heat: HeatPage, circuit: CircuitPage, vessel: VesselPage, safety: SafetyPage, relief: ReliefPage, gas: GasPage, tightness: TightnessPage, steps: CommissionPage, handover: HandoverPage,
+  site: SitePage, readings: ReadingsPage, plates: PlatesPage, place: PlacePage, inspection: InspectionPage, heat: HeatPage, circuit: CircuitPage, vessel: VesselPage, safety: SafetyPage, relief: ReliefPage, gas: GasPage, water: WaterPage, tightness: TightnessPage, steps: CommissionPage, handover: HandoverPage,
 }
 
 export function JobShell() {

@@ -1,52 +1,58 @@
-import { segmentColumns, segmentRows, segmentsFromRows } from '@hestian/core'
-import type { SegmentRow } from '@hestian/core'
+import type { RowsRead, TableRow } from '@hestian/core'
 import Papa from 'papaparse'
 import { useMemo, useState } from 'react'
 import { Button as AriaButton, Dialog, DialogTrigger, Heading, Label, Modal, ModalOverlay, TextArea, TextField } from 'react-aria-components'
 import styled from 'styled-components'
-import { newId } from '../api/client'
 import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { saveFile } from '../ui/saveFile'
 
+interface TableIoProps<S> {
+  readonly fileName: string
+  readonly columns: readonly string[]
+  readonly rows: () => readonly TableRow[]
+  /** Pipes that stand there now. */
+  readonly count: number
+  readonly read: (rows: readonly TableRow[], from: string) => RowsRead<S>
+  readonly onUse: (segments: readonly S[]) => void
+}
+
 /** The pipes as a table of text: out as CSV, in from a file or pasted from a spreadsheet. */
-export function SegmentTable() {
-  const { draft, show, frozen } = useJob()
-  const save = () => saveFile('gas-pipes.csv', 'text/csv', Papa.unparse({ fields: [...segmentColumns], data: segmentRows(draft.document, show).map((row) => segmentColumns.map((column) => row[column])) }))
+export function TableIo<S>(props: TableIoProps<S>) {
+  const { frozen } = useJob()
+  const { fileName, columns, rows, count } = props
+  const save = () => saveFile(fileName, 'text/csv', Papa.unparse({ fields: [...columns], data: rows().map((row) => columns.map((column) => row[column] ?? '')) }))
   return (
     <Bar>
-      {draft.document.gas.segments.length > 0 && <Button look="text" onPress={save}>Save as CSV</Button>}
+      {count > 0 && <Button look="text" onPress={save}>Save as CSV</Button>}
       {!frozen && (
         <DialogTrigger>
           <Opener>Paste or read a table</Opener>
-          <Over><Modal><Dialog>{({ close }) => <Reader close={close} />}</Dialog></Modal></Over>
+          <Over><Modal><Dialog>{({ close }) => <Reader {...props} close={close} />}</Dialog></Modal></Over>
         </DialogTrigger>
       )}
     </Bar>
   )
 }
 
-function Reader({ close }: { readonly close: () => void }) {
-  const { draft, edit, solution } = useJob()
-  const { practice } = solution
+function Reader<S>({ columns, count, read, onUse, close }: TableIoProps<S> & { readonly close: () => void }) {
   const [text, setText] = useState('')
   const [from, setFrom] = useState('Pasted')
-  const { appliances, gas } = draft.document
-  const read = useMemo(() => {
+  const understood = useMemo(() => {
     if (text.trim() === '') return undefined
-    const { data } = Papa.parse<SegmentRow>(text.trim(), { header: true, skipEmptyLines: 'greedy', transformHeader: (head) => segmentColumns.find((column) => column.toLowerCase() === head.trim().toLowerCase()) ?? head.trim() })
-    return segmentsFromRows(data, { appliances, material: practice.gas.material, unit: practice.units.length, newId, from })
-  }, [text, from, appliances, practice])
-  const take = () => { if (read?.ok) { edit([{ path: ['gas', 'segments'], value: read.segments }]); close() } }
+    const { data } = Papa.parse<TableRow>(text.trim(), { header: true, skipEmptyLines: 'greedy', transformHeader: (head) => columns.find((column) => column.toLowerCase() === head.trim().toLowerCase()) ?? head.trim() })
+    return read(data, from)
+  }, [text, from, columns, read])
+  const take = () => { if (understood?.ok) { onUse(understood.segments); close() } }
   return (
     <Box>
       <Heading slot="title">Pipes from a table</Heading>
-      <p>The first line names the columns: {segmentColumns.join(', ')}. Tabs, commas or semicolons between them. A length takes any unit; a size left empty is chosen by Hestian.</p>
+      <p>The first line names the columns: {columns.join(', ')}. Tabs, commas or semicolons between them. A length takes any unit; a size left empty is chosen by Hestian.</p>
       <TextField value={text} onChange={(next) => { setText(next); setFrom('Pasted') }}><Label>Paste the rows here</Label><TextArea rows={9} spellCheck="false" /></TextField>
-      <label><span>or read a file</span> <input type="file" accept=".csv,.tsv,.txt,text/csv" onChange={(event) => { const file = event.target.files?.[0]; if (file) void file.text().then((read) => { setText(read.slice(0, 400_000)); setFrom(file.name.slice(0, 100)) }) }} /></label>
-      {read && !read.ok && <Wrong role="alert">{read.says.slice(0, 8).map((one) => <li key={one}>{one}</li>)}{read.says.length > 8 && <li>and {read.says.length - 8} more</li>}</Wrong>}
-      {read?.ok && <p role="status"><b>{read.segments.length}</b> {read.segments.length === 1 ? 'pipe' : 'pipes'} understood{gas.segments.length > 0 ? `; they take the place of the ${gas.segments.length} that stand here. Undo brings those back` : ''}.</p>}
-      <Actions><Button onPress={close}>Leave it</Button><Button look={read?.ok ? 'go' : 'wait'} isDisabled={!read?.ok} onPress={take}>Use these pipes</Button></Actions>
+      <label><span>or read a file</span> <input type="file" accept=".csv,.tsv,.txt,text/csv" onChange={(event) => { const file = event.target.files?.[0]; if (file) void file.text().then((written) => { setText(written.slice(0, 400_000)); setFrom(file.name.slice(0, 100)) }) }} /></label>
+      {understood && !understood.ok && <Wrong role="alert">{understood.says.slice(0, 8).map((one) => <li key={one}>{one}</li>)}{understood.says.length > 8 && <li>and {understood.says.length - 8} more</li>}</Wrong>}
+      {understood?.ok && <p role="status"><b>{understood.segments.length}</b> {understood.segments.length === 1 ? 'pipe' : 'pipes'} understood{count > 0 ? `; they take the place of the ${count} that stand here. Undo brings those back` : ''}.</p>}
+      <Actions><Button onPress={close}>Leave it</Button><Button look={understood?.ok ? 'go' : 'wait'} isDisabled={!understood?.ok} onPress={take}>Use these pipes</Button></Actions>
     </Box>
   )
 }
