@@ -59,9 +59,18 @@ export function same(a: unknown, b: unknown): boolean {
   return [...keys].every((key) => same(a[key], b[key]))
 }
 
+/** JSON of a value with the keys of every object in order; undefined for what JSON leaves out. */
+function inKeyOrder(value: unknown): string | undefined {
+  if (Array.isArray(value)) { let text = '['; for (let i = 0; i < value.length; i++) text += (i > 0 ? ',' : '') + (inKeyOrder(value[i]) ?? 'null'); return `${text}]` }
+  if (!isBranch(value)) return JSON.stringify(value)
+  let text = ''
+  for (const key of Object.keys(value).sort()) { const part = inKeyOrder(value[key]); if (part !== undefined) text += `${text === '' ? '' : ','}"${key}":${part}` }
+  return `{${text}}`
+}
+
 /** A short fingerprint of anything JSON can hold, keys in any order: changes when the content does. Not for security. */
 export function fingerprint(value: unknown): string {
-  const text = JSON.stringify(value, (_, part: unknown) => (isBranch(part) ? Object.fromEntries(Object.entries(part).sort(([a], [b]) => (a < b ? -1 : 1))) : part)) ?? ''
+  const text = inKeyOrder(value) ?? ''
   let [h1, h2] = [0xdeadbeef, 0x41c6ce57]
   for (let i = 0; i < text.length; i++) {
     h1 = Math.imul(h1 ^ text.charCodeAt(i), 2654435761)

@@ -35,7 +35,7 @@ interface Choice {
 type Front = readonly Choice[]
 
 /** First guess of how far the cheapest choice lies over its bound, and how the guess grows while nothing is found under it. */
-const firstGap = 0.0006
+const firstGap = 0.001
 const gapGrows = 3
 
 /**
@@ -46,6 +46,26 @@ const gapGrows = 3
  * Drops 0 or more. Source: docs/size-choice.md, with the proof.
  */
 export function chooseTree(pipes: readonly OfferedPipe[], progress?: (tried: number) => void): ReadonlyMap<string, number> | undefined {
+  const before = remembered.find((one) => sameOffers(one.pipes, pipes))
+  if (before) return before.picks
+  const picks = choose(pipes, progress)
+  remembered.unshift({ pipes, picks })
+  remembered.length = Math.min(remembered.length, mostRemembered)
+  return picks
+}
+
+/** The last trees and what was chosen: a name that changes, or anything elsewhere in a job, asks for the same choice again. */
+const remembered: { readonly pipes: readonly OfferedPipe[]; readonly picks: ReadonlyMap<string, number> | undefined }[] = []
+const mostRemembered = 6
+
+const sameOffers = (a: readonly OfferedPipe[], b: readonly OfferedPipe[]): boolean =>
+  a.length === b.length && a.every((one, i) => {
+    const other = b[i]
+    return other !== undefined && one.id === other.id && one.from === other.from && one.fixed === other.fixed && one.allowed === other.allowed && one.offers.length === other.offers.length
+      && one.offers.every((offer, k) => { const beside = other.offers[k]; return beside !== undefined && offer.bore_m === beside.bore_m && offer.cost === beside.cost && offer.drop === beside.drop })
+  })
+
+function choose(pipes: readonly OfferedPipe[], progress?: (tried: number) => void): ReadonlyMap<string, number> | undefined {
   const shape = treeShape(pipes)
   const before = dropsBefore(shape)
   if (shape.ordered.length === 0 || shape.ordered.some((pipe) => pipe.offers.length === 0) || !largestDo(shape)) return shape.ordered.length === 0 ? new Map() : undefined

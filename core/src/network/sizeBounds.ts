@@ -44,7 +44,7 @@ export function sizeBounds(shape: TreeShape<OfferedPipe>): SizeBounds {
     let square = 0
     for (let i = 0; i < count; i++) {
       const up = parent[i] as number
-      const k = (start[i] as number) + (tree.which[up < 0 ? (start[i + 1] as number) - 1 : (start[i] as number) + within(tree, i, pick[up] as number)] as number)
+      const k = (start[i] as number) + (tree.which[up < 0 ? (start[i + 1] as number) - 1 : (start[i] as number) + (tree.lets[(tree.from[i] as number) + (pick[up] as number)] as number)] as number)
       pick[i] = k - (start[i] as number)
       dropTo[i] = (up < 0 ? 0 : (dropTo[up] as number)) + (tree.drop[k] as number)
     }
@@ -69,8 +69,9 @@ interface FlatTree {
   /** Pipes with an allowance, and it. */
   readonly fed: readonly number[]
   readonly allowed: Float64Array
-  /** Per pipe: the last of its offers that each offer of its feeder lets in; nothing where it lets all in. */
-  readonly within: readonly (Int32Array | undefined)[]
+  /** Per pipe and offer of its feeder: the last of its offers that it lets in, -1 for none. Those of pipe `i` from `from[i]`. */
+  readonly lets: Int32Array
+  readonly from: Int32Array
   readonly weight: Float64Array
   /** Cheapest subtree with each offer; with that or a smaller one; and which that is. */
   readonly own: Float64Array
@@ -82,16 +83,16 @@ function flatten({ ordered, parent, below, roots }: TreeShape<OfferedPipe>): Fla
   const start = new Int32Array(ordered.length + 1)
   ordered.forEach((pipe, i) => { start[i + 1] = (start[i] as number) + pipe.offers.length })
   const total = start[ordered.length] as number
+  const letsFrom = new Int32Array(ordered.length + 1)
+  ordered.forEach((_, i) => { letsFrom[i + 1] = (letsFrom[i] as number) + (ordered[parent[i] ?? -1]?.offers.length ?? 0) })
   const offers = ordered.flatMap((pipe) => pipe.offers)
   return {
     count: ordered.length, parent, below, roots, start, cost: Float64Array.from(offers, (offer) => offer.cost), drop: Float64Array.from(offers, (offer) => offer.drop),
     fed: ordered.flatMap((pipe, i) => (pipe.allowed === undefined ? [] : [i])), allowed: Float64Array.from(ordered, (pipe) => pipe.allowed ?? 0),
-    within: ordered.map((pipe, i) => { const up = ordered[parent[i] ?? -1]; return up && !up.fixed ? Int32Array.from(up.offers, (offer) => lastWithin(pipe, offer.bore_m)) : undefined }),
+    lets: Int32Array.from(ordered.flatMap((pipe, i) => { const up = ordered[parent[i] ?? -1]; return up ? up.offers.map((offer) => (up.fixed ? pipe.offers.length - 1 : lastWithin(pipe, offer.bore_m))) : [] })), from: letsFrom,
     weight: new Float64Array(ordered.length), own: new Float64Array(total), upTo: new Float64Array(total), which: new Int32Array(total),
   }
 }
-
-const within = ({ within, start }: FlatTree, i: number, feeder: number): number => within[i]?.[feeder] ?? (start[i + 1] as number) - (start[i] as number) - 1
 
 /** Least cost of the tree under prices on drop, less what the allowances give back; fills `weight`, `own`, `upTo` and `which`. */
 function cheapest(tree: FlatTree, price: Float64Array): number {
@@ -104,8 +105,8 @@ function cheapest(tree: FlatTree, price: Float64Array): number {
     for (let k = first; k < end; k++) own[k] = (cost[k] as number) + heavy * (drop[k] as number)
     for (let c = 0; c < children.length; c++) {
       const child = children[c] as number
-      const rows = start[child] as number
-      for (let k = first; k < end; k++) { const last = within(tree, child, k - first); own[k] = last < 0 ? Infinity : (own[k] as number) + (upTo[rows + last] as number) }
+      const [rows, lets] = [start[child] as number, (tree.from[child] as number) - first]
+      for (let k = first; k < end; k++) { const last = tree.lets[lets + k] as number; own[k] = last < 0 ? Infinity : (own[k] as number) + (upTo[rows + last] as number) }
     }
     for (let k = first, least = Infinity, at = 0; k < end; k++) {
       if ((own[k] as number) < least) { least = own[k] as number; at = k - first }
@@ -134,7 +135,7 @@ function outside(tree: FlatTree, price: Float64Array): readonly Float64Array[] {
     rows.push(mine)
     if (up < 0) continue
     rows[up]?.forEach((rest, k) => {
-      const most = within(tree, i, k)
+      const most = tree.lets[(tree.from[i] as number) + k] as number
       if (most < 0) return
       const least = rest + (own[(start[up] as number) + k] as number) - (upTo[(start[i] as number) + most] as number)
       for (let j = 0; j <= most; j++) if (least < (mine[j] as number)) mine[j] = least

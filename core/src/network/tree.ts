@@ -47,3 +47,13 @@ export function pathTo<B extends Branch>(branches: readonly B[], id: string): re
   for (let branch = byId.get(id); branch && path.length <= branches.length; branch = byId.get(branch.from)) path.unshift(branch)
   return path
 }
+
+/** A branch and everything downstream of it, by id. */
+export function beyondOf(branches: readonly Branch[], id: string): ReadonlySet<string> {
+  const children = new Map<string, string[]>()
+  for (const branch of branches) { const beside = children.get(branch.from); if (beside) beside.push(branch.id); else children.set(branch.from, [branch.id]) }
+  const found = new Set<string>()
+  const waiting = [id]
+  for (const next of waiting) if (!found.has(next)) { found.add(next); waiting.push(...(children.get(next) ?? [])) }
+  return found
+}

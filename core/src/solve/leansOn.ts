@@ -72,11 +72,14 @@ const halvings = 11
 /**
  * The assumed values a sheet's answer rests on, each with the span in which the answer stays the same: every one is moved alone, out to three
  * times its own range. Those that change nothing there are left out. Solves the job some tens of times for each: not for every keystroke.
+ * `progress` hears how far it is, 0 to 1.
  */
-export function leansOn(document: JobDocument, sheet: LeaningSheet): readonly Leaning[] {
+export function leansOn(document: JobDocument, sheet: LeaningSheet, progress?: (share: number) => void): readonly Leaning[] {
   const now = answerKey(solve(document), sheet)
   if (now === 'none') return []
-  return assumedValues(document).flatMap(({ path, name, measure, known }): Leaning[] => {
+  const assumed = assumedValues(document)
+  return assumed.flatMap(({ path, name, measure, known }, i): Leaning[] => {
+    progress?.(i / assumed.length)
     const between = rangeOf(known, measure)
     const { hard } = ranges[measure]
     const same = (value: number) => answerKey(solve(applyEdits(document, [{ path: [...path, 'value'], value }])), sheet) === now

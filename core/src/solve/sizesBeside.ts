@@ -2,7 +2,7 @@ import { tableFlow_m3_s } from '../gas/bs6891'
 import type { PipeSize } from '../gas/pipes'
 import { materials } from '../gas/pipes'
 import { solveStages } from '../gas/stages'
-import { pathTo } from '../network/tree'
+import { beyondOf } from '../network/tree'
 import type { GasAnswer } from './gasSheet'
 
 /** One of a pipe's neighbouring sizes and what it would do, everything else left as it is. */
@@ -23,11 +23,12 @@ export function sizesBeside(answer: GasAnswer, id: string): readonly SizeBeside[
   if (!pipe) return []
   const sizes: readonly PipeSize[] = materials[pipe.pipe.material].sizes
   const at = sizes.findIndex((size) => size.name === pipe.pipe.size.name)
+  const reached = beyondOf(answer.pipes.map((one) => one.segment), id)
   return sizes.slice(Math.max(0, at - 1), at + 2).map((size): SizeBeside => {
     const current = size.name === pipe.pipe.size.name
     const states = current ? undefined : new Map(solveStages(answer.pipes.map((one) => (one.id === id ? { ...one.pipe, size } : one.pipe)), answer.supply).map((state) => [state.id, state]))
     // Only its own stage feels it: a regulator gives what it is set to, as long as enough comes in.
-    const ends = answer.pipes.filter((one) => one.root === pipe.root && one.allowed_Pa !== undefined && leadsThrough(answer, one.id, id))
+    const ends = answer.pipes.filter((one) => one.root === pipe.root && one.allowed_Pa !== undefined && reached.has(one.id))
     const drops = ends.map((one) => ({ drop_Pa: (states?.get(one.id) ?? one).dropTo_Pa, allowed_Pa: one.allowed_Pa ?? Infinity }))
     const table_m3_s = answer.tableLength_m === undefined || size.outsideDiameter_m === undefined ? undefined : tableFlow_m3_s({ outsideDiameter_m: size.outsideDiameter_m, length_m: answer.tableLength_m })
     return {
@@ -36,6 +37,3 @@ export function sizesBeside(answer: GasAnswer, id: string): readonly SizeBeside[
     }
   })
 }
-
-/** Whether the way from the meter to a node goes through a pipe. */
-const leadsThrough = (answer: GasAnswer, node: string, through: string): boolean => pathTo(answer.pipes.map((pipe) => pipe.segment), node).some((segment) => segment.id === through)

@@ -3,7 +3,7 @@ import type { PipeSize } from '../gas/pipes'
 import { materials } from '../gas/pipes'
 import { circleArea_m2 } from '../hydraulics/friction'
 import { waterDrop_Pa } from '../hydraulics/waterTree'
-import { pathTo } from '../network/tree'
+import { beyondOf } from '../network/tree'
 import type { Practice } from '../practice/practices'
 import type { WaterAnswer } from './waterSheet'
 
@@ -24,8 +24,8 @@ export function waterSizesBeside(answer: WaterAnswer, practice: Practice, id: st
   if (!pipe) return []
   const sizes: readonly PipeSize[] = materials[pipe.segment.material].sizes
   const at = sizes.findIndex((size) => size.name === pipe.size.name)
-  const segments = answer.pipes.map((one) => one.segment)
-  const beyond = answer.pipes.filter((one) => one.end && pathTo(segments, one.id).some((step) => step.id === id))
+  const reached = beyondOf(answer.pipes.map((one) => one.segment), id)
+  const beyond = answer.pipes.filter((one) => one.end && reached.has(one.id))
   const drop_Pa = (size: PipeSize) => waterDrop_Pa({ ...pipe.pipe, bore_m: size.bore_m }, pipe.flow_m3_s, answer.fluid, 'colebrook').drop_Pa
   return sizes.slice(Math.max(0, at - 1), at + 2).map((size): WaterSizeBeside => {
     const change_Pa = drop_Pa(size) - drop_Pa(pipe.size)

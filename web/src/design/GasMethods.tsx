@@ -1,6 +1,6 @@
 import type { GasAnswer, SizingMethod } from '@hestian/core'
 import { sizesByMethods } from '@hestian/core'
-import { useMemo } from 'react'
+import { memo, useMemo } from 'react'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
@@ -9,7 +9,7 @@ import { Cell, Figure, Row, Table } from '../ui/Table'
 const names: Readonly<Record<SizingMethod, string>> = { 'longest-length': 'Longest length', branch: 'By branch', 'pipe-by-pipe': 'As here' }
 
 /** The same tree sized in the usual ways, beside what stands here: size by size, and how much metal each takes. */
-export function GasMethods({ answer }: { readonly answer: GasAnswer }) {
+export const GasMethods = memo(function GasMethods({ answer }: { readonly answer: GasAnswer }) {
   const { show, solution } = useJob()
   const { practice } = solution
   const methods = useMemo(() => sizesByMethods(answer.pipes.map((pipe) => pipe.pipe), answer.conditions, { allowance_Pa: answer.allowance_Pa, byTable: answer.tableLength_m !== undefined }), [answer])
@@ -32,7 +32,7 @@ export function GasMethods({ answer }: { readonly answer: GasAnswer }) {
       <Prose>The <b>longest length</b> gives every pipe the way to the farthest appliance, {show(Math.max(...(longest?.lengths_m.values() ?? [0])), 'length')} with fittings, and so wastes what the near ones could spend. <b>By branch</b> each pipe goes by the farthest appliance beyond it. <b>As here</b> the whole tree is chosen at once: the least metal with which every appliance keeps its pressure{answer.tableLength_m === undefined ? '' : ', and every pipe its line of the table'}. {practice.gas.method === 'nfpa54-low' ? 'All three by the low-pressure equation.' : 'All three by Darcy–Weisbach.'}</Prose>
     </section>
   )
-}
+})
 
 const Size = styled.span` &[data-other] { color: var(--ink-3); } `
 const Stays = styled.small` color: var(--ink-3); font-size: 14px; padding-left: 8px; `

@@ -1,6 +1,6 @@
 import type { GasAnswer, Show, TableRow } from '@hestian/core'
 import { drawingSvg, gasTree, gasWithOn, segmentColumns, segmentRows, segmentsFromRows } from '@hestian/core'
-import { useCallback, useMemo, useState } from 'react'
+import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { GasMethods } from './GasMethods'
 import { GasOn } from './GasOn'
@@ -40,12 +40,15 @@ export function GasPage() {
   const on = new Set(burners.filter((id) => !off.has(id)))
   const shown = useMemo(() => answer && (off.size === 0 ? answer : gasWithOn(answer, new Set(answer.pipes.flatMap((pipe) => (pipe.appliance && !off.has(pipe.appliance.id) ? [pipe.appliance.id] : []))))), [answer, off])
   const figures = useFigures(shown)
+  // What takes long to draw follows when there is time: one goes on typing meanwhile.
+  const [late, lateChosen, lateAnswer] = [useDeferredValue(shown), useDeferredValue(chosen), useDeferredValue(answer)]
+  const used = useMemo(() => lateAnswer?.pipes.map(({ pipe }) => ({ material: pipe.material, size: pipe.size, length_m: pipe.length_m })) ?? [], [lateAnswer])
+  const toggle = useCallback((id: string) => setSelected((last) => (last === id ? undefined : id)), [])
   const { appliances } = draft.document
   const { practice } = solution
   const read = useCallback((rows: readonly TableRow[], from: string) => segmentsFromRows(rows, { appliances, before: segments, material: practice.gas.material, unit: practice.units.length, newId, from }), [appliances, segments, practice])
   const note = sheet.applies && sheet.answer?.tableLength_m !== undefined ? 'Calculated by the equation; the BS 6891 table (as remembered) is the second verdict and the stricter wins.' : 'Pressures gauge, everything burning. Drops count from where the stage begins.'
   if (!sheet.applies) return <SheetPage sheet="gas"><Answer>No gas supply: <b>{sheet.because}</b></Answer><ProveSheet sheet="gas" /></SheetPage>
-  const toggle = (id: string) => setSelected(id === chosen ? undefined : id)
   return (
     <SheetPage sheet="gas" margin={sheet.answer && (chosen ? <IfThisSize answer={sheet.answer} id={chosen} /> : <Hint>Press a pipe, in the drawing or the table, to change it and to see the sizes next to it.</Hint>)}>
       {sheet.answer ? <Head answer={sheet.answer} /> : (
@@ -55,14 +58,14 @@ export function GasPage() {
         </>
       )}
       {shown && burners.length > 1 && <GasOn answer={shown} on={on} onChange={(next) => setOff(new Set(burners.filter((id) => !next.has(id))))} />}
-      {shown && <Diagram answer={shown} selected={chosen} onPick={toggle} />}
+      {late && <Diagram answer={late} selected={lateChosen} onPick={toggle} />}
       <div data-place="gas.segments"><Outline pipes={pipes} heads={heads(show)} figures={figures} selected={chosen} onSelect={setSelected} note={note} /></div>
       <TableIo fileName="gas-pipes.csv" columns={segmentColumns} count={segments.length} rows={() => segmentRows(draft.document, show)} read={read} onUse={(next) => edit([{ path: ['gas', 'segments'], value: next }])} />
       {chosen && <SegmentEditor key={chosen} id={chosen} onGone={() => setSelected(undefined)} />}
       <Prose><b>Smell of gas:</b> no flame, no switches, phone or doorbell inside; shut the meter valve only if it is safe on the way out; open windows and leave; call {solution.practice.words.gasEmergency} from outside.</Prose>
       <GasRules />
-      {sheet.answer && <GasMethods answer={sheet.answer} />}
-      {sheet.answer && <Prices used={sheet.answer.pipes.map(({ pipe }) => ({ material: pipe.material, size: pipe.size, length_m: pipe.length_m }))} cost={sheet.answer.cost} />}
+      {lateAnswer && <GasMethods answer={lateAnswer} />}
+      {lateAnswer && <Prices used={used} cost={lateAnswer.cost} />}
       <LeansOn sheet="gas" />
       <ProveSheet sheet="gas" />
       <WorkingsFold workings={sheet.workings} />
@@ -92,7 +95,7 @@ const lower = (text: string) => (/^[A-Z][a-z]/.test(text) ? text.charAt(0).toLow
 
 interface PickProps { readonly selected: string | undefined; readonly onPick: (id: string) => void }
 
-function Diagram({ answer, selected, onPick }: PickProps & { readonly answer: GasAnswer }) {
+const Diagram = memo(function Diagram({ answer, selected, onPick }: PickProps & { readonly answer: GasAnswer }) {
   const { show } = useJob()
   const narrow = useNarrow()
   const drawing = useMemo(() => gasTree(answer, show, narrow ? 366 : 820, selected), [answer, show, narrow, selected])
@@ -102,7 +105,7 @@ function Diagram({ answer, selected, onPick }: PickProps & { readonly answer: Ga
       <Button look="text" onPress={() => saveFile('gas-supply.svg', 'image/svg+xml', drawingSvg(drawing))}>Save the drawing</Button>
     </Quad>
   )
-}
+})
 
 const heads = (show: Show) => [['Size', ''], ['Fittings', show.unit('length')], ['Flow', show.unit('gas-flow')], ['Speed', show.unit('velocity')], ['Drop', show.unit('gas-pressure')], ['Far end', show.unit('gas-pressure')]] as const
 

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import type { LowGasMethod } from '@hestian/core'
 import { altitudeFactor, gasMethods } from '@hestian/core'
 import { useJob } from '../job/JobContext'
@@ -10,7 +11,7 @@ const names: Readonly<Record<LowGasMethod, string>> = { 'nfpa54-low': 'Low-press
 const own = 'practice'
 
 /** By which equation and for how much of the load the pipes are sized, and the bond to earth. */
-export function GasRules() {
+export const GasRules = memo(function GasRules() {
   const { draft, edit, solution, show } = useJob()
   const { gas, survey } = draft.document
   const { practice } = solution
@@ -29,4 +30,4 @@ export function GasRules() {
       {diversity && <Ledger><QuantityRow label="Share that burns at once" place="gas.diversity" measure="ratio" value={diversity.ratio} how="The rule" why="Never less than the largest appliance of a pipe." onUse={(entry) => edit([{ path: ['gas', 'diversity', 'ratio'], value: knownOf(entry) }])} /></Ledger>}
     </section>
   )
-}
+})

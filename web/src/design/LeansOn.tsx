@@ -1,8 +1,9 @@
 import type { LeaningSheet } from '@hestian/core'
-import { useEffect } from 'react'
+import { memo, useEffect, useState } from 'react'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
+import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
 import { useWorker } from '../work/useWorker'
 
@@ -10,20 +11,26 @@ import { useWorker } from '../work/useWorker'
 const pause_ms = 700
 
 /** The assumptions an answer leans on, and how far each may move before the answer is another one. Found in a worker. */
-export function LeansOn({ sheet }: { readonly sheet: LeaningSheet }) {
+export const LeansOn = memo(function LeansOn({ sheet }: { readonly sheet: LeaningSheet }) {
   const { draft, show } = useJob()
-  const { work, ask } = useWorker('leans')
+  const { work, ask, cancel } = useWorker('leans')
   const { document } = draft
   useEffect(() => {
     const timer = setTimeout(() => ask({ kind: 'leans', document, sheets: [sheet] }), pause_ms)
     return () => clearTimeout(timer)
   }, [ask, document, sheet])
   const answer = work.state === 'done' ? work.answer : work.state === 'working' ? work.before : undefined
-  if (!answer) return null
+  const slow = useSlow(work.state === 'working')
+  if (!answer) return work.state === 'working' && slow ? (
+    <section aria-label="Assumptions it leans on">
+      <SectionHead>Leans on</SectionHead>
+      <Trying role="status"><progress value={work.share} max={1} aria-label="Trying the assumptions" /><span>Moving each assumption until the answer is another one …</span><Button look="text" onPress={cancel}>Leave it</Button></Trying>
+    </section>
+  ) : null
   const { leanings } = answer
   return (
     <section aria-label="Assumptions it leans on">
-      <SectionHead>Leans on<small>{leanings.length === 0 ? 'no assumption' : 'pencil that could change the answer'}</small></SectionHead>
+      <SectionHead>Leans on<small>{work.state === 'working' && slow ? <Button look="text" onPress={cancel}>being tried again: leave it</Button> : leanings.length === 0 ? 'no assumption' : 'pencil that could change the answer'}</small></SectionHead>
       {leanings.length === 0 ? <None>No assumed value would change this answer within three times its range.</None> : (
         <List>
           {leanings.map((one) => (
@@ -38,7 +45,19 @@ export function LeansOn({ sheet }: { readonly sheet: LeaningSheet }) {
       )}
     </section>
   )
+})
+
+/** True when something has gone on for more than a moment: what is quick needs no word of progress. */
+function useSlow(going: boolean): boolean {
+  const [slow, setSlow] = useState(false)
+  useEffect(() => {
+    if (!going) return setSlow(false)
+    const timer = setTimeout(() => setSlow(true), 1200)
+    return () => clearTimeout(timer)
+  }, [going])
+  return slow
 }
 
+const Trying = styled.div` display: flex; gap: 14px; align-items: center; flex-wrap: wrap; padding: 6px 0; font-size: 15px; color: var(--ink-2); progress { width: 160px; accent-color: var(--ink); } `
 const None = styled.p` color: var(--ink-2); font-size: 15px; padding: 6px 0; `
 const List = styled.ul` li { display: grid; grid-template-columns: 22px minmax(0, 1fr) 90px minmax(0, 1.5fr); gap: 10px; align-items: center; min-height: 34px; border-bottom: 0.8px solid var(--hair); } b { color: var(--pencil); font-weight: 450; border-bottom: 2px dashed var(--pencil); justify-self: end; } small { font-size: 14px; line-height: 18px; color: var(--ink-3); } @media (max-width: 720px) { li { grid-template-columns: 22px minmax(0, 1fr) auto; } small { grid-column: 2 / -1; } } `

@@ -1,5 +1,5 @@
 import type { GasEnd, GasSegment, LineRegulator, MaterialName } from '@hestian/core'
-import { burnsGas, materials, materialsFor, pathTo } from '@hestian/core'
+import { beyondOf, burnsGas, materials, materialsFor } from '@hestian/core'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
@@ -23,7 +23,8 @@ export function SegmentEditor({ id, onGone }: { readonly id: string; readonly on
   const end = (change: Partial<GasEnd>) => edit([{ path: at('end'), value: { ...segment.end, ...change } }])
   const regulator = (change: Partial<LineRegulator> | null) => edit([{ path: at('regulator'), value: change && { ...(segment.regulator ?? blankRegulator), ...change } }])
   const burners = draft.document.appliances.filter((appliance) => burnsGas(appliance.kind))
-  const elsewhere = segments.filter((other) => !pathTo(segments, other.id).some((step) => step.id === id))
+  const beyond = beyondOf(segments, id)
+  const elsewhere = segments.filter((other) => !beyond.has(other.id))
   const place = `gas.segments.${index}`
   const remove = () => {
     edit([{ path: ['gas', 'segments'], value: segments.filter((other) => other.id !== id).map((other) => (other.from === id ? { ...other, from: segment.from } : other)) }])

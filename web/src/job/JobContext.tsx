@@ -2,7 +2,7 @@ import type { Edit, Evidence, JobRecord, JobState, Judgement, Person, RecordBody
 import { applyEdits, judge, showIn, solve } from '@hestian/core'
 import { useQueryClient } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
-import { createContext, useCallback, useContext, useMemo, useState } from 'react'
+import { createContext, useCallback, useContext, useDeferredValue, useMemo, useState } from 'react'
 import { z } from 'zod'
 import { ApiError, call, newId } from '../api/client'
 import { useLive } from '../api/queries'
@@ -55,6 +55,9 @@ function withWaiting(state: JobState, records: readonly JobRecord[]): JobState {
   return more.length === 0 ? state : { ...state, records: [...state.records, ...more] }
 }
 
+/** From so many pipes on, solving a job takes longer than a keystroke may. */
+const manyPipes = 150
+
 /** Solves and judges the job as it is typed, and hands its parts to the pages. */
 export function JobProvider({ state: stored, children }: { readonly state: JobState; readonly children: ReactNode }) {
   useLive(stored.id)
@@ -67,7 +70,10 @@ export function JobProvider({ state: stored, children }: { readonly state: JobSt
   const draft = useMemo((): Draft => (tried ? { ...kept, document: applyEdits(kept.document, tried) } : kept), [kept, tried])
   const [refusal, setRefusal] = useState<string>()
   const own = person?.units
-  const solution = useMemo((): Solution => { const solved = solve(draft.document); return own ? { ...solved, practice: { ...solved.practice, units: withOwn(solved.practice.units, own) } } : solved }, [draft.document, own])
+  // A very large job is solved when there is time: what was typed shows at once, and its figures follow.
+  const late = useDeferredValue(draft.document)
+  const solved = draft.document.gas.segments.length + draft.document.water.segments.length > manyPipes ? late : draft.document
+  const solution = useMemo((): Solution => { const solution = solve(solved); return own ? { ...solution, practice: { ...solution.practice, units: withOwn(solution.practice.units, own) } } : solution }, [solved, own])
   const judgement = useMemo(() => judge(solution, { entries: state.records, samples: state.samples, frozen: state.frozen }), [solution, state.records, state.samples, state.frozen])
   const show = useMemo(() => showIn(solution.practice.units), [solution.practice.units])
 

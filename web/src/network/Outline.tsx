@@ -5,7 +5,7 @@ import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { rowId } from '../ui/QuantityRow'
-import { NotesHere } from '../ui/SheetPage'
+import { NotesHere, usePlacesNoted } from '../ui/SheetPage'
 import type { PipeOps, Pipes } from './usePipes'
 
 /** What a row shows beside its name and length, column by column. */
@@ -37,7 +37,8 @@ interface Editing { readonly id: string; readonly what: 'name' | 'length'; reado
  * figures give its length. The list is one stop for Tab until one has worked in it; Escape makes it one again.
  */
 export function Outline({ pipes: { segments, ops }, heads, figures, selected, onSelect, note }: OutlineProps) {
-  const { frozen } = useJob()
+  const { frozen, show } = useJob()
+  const noted = usePlacesNoted()
   const places = useMemo(() => outlineOf(segments), [segments])
   const [sort, setSort] = useState<{ readonly column: number; readonly down: boolean }>()
   const [editing, setEditing] = useState<Editing>()
@@ -82,7 +83,7 @@ export function Outline({ pipes: { segments, ops }, heads, figures, selected, on
           {heads.map(([head, unit], i) => <span role="columnheader" key={head} aria-sort={sort?.column === i ? (sort.down ? 'descending' : 'ascending') : 'none'}><button type="button" onClick={() => setSort((last) => (last?.column !== i ? { column: i, down: true } : last.down ? { column: i, down: false } : undefined))}>{head}{sort?.column === i ? (sort.down ? ' ▾' : ' ▴') : ''}</button> <i>{unit}</i></span>)}
         </Head>
         {shown.map(({ branch, depth, reached }) => (
-          <Line key={branch.id} branch={branch} depth={sort ? 0 : Math.min(depth, 8)} reached={reached} figures={figures.get(branch.id)} columns={heads.length} selected={branch.id === selected} stop={branch.id === current} onSelect={onSelect} ops={ops} editing={editing?.id === branch.id ? editing : undefined} setEditing={setEditing} done={done} />
+          <Line key={branch.id} branch={branch} depth={sort ? 0 : Math.min(depth, 8)} reached={reached} figures={figures.get(branch.id)} noted={noted.has(figures.get(branch.id)?.place ?? '')} length={branch.length_m ? show.figure(branch.length_m.value, 'length') : '?'} lengthTyped={editing?.id === branch.id && branch.length_m ? show(branch.length_m.value, 'length') : ''} frozen={frozen} columns={heads.length} selected={branch.id === selected} stop={branch.id === current} onSelect={onSelect} ops={ops} editing={editing?.id === branch.id ? editing : undefined} setEditing={setEditing} done={done} />
         ))}
       </Grid>
       {places.length === 0 && <Empty>Nothing is drawn yet. <Button onPress={() => begin(meterNode)}>Begin at {ops.source.toLowerCase()}</Button></Empty>}
@@ -103,6 +104,11 @@ interface LineProps {
   readonly depth: number
   readonly reached: boolean
   readonly figures: RowFigures | undefined
+  /** Something is said of it, to stand under it on a narrow page. */
+  readonly noted: boolean
+  readonly length: string
+  readonly lengthTyped: string
+  readonly frozen: boolean
   readonly columns: number
   readonly selected: boolean
   readonly stop: boolean
@@ -113,9 +119,8 @@ interface LineProps {
   readonly done: (id: string, next?: Editing['what']) => void
 }
 
-// Only rows whose figures changed are drawn again: the figures are handed over as texts, compared one by one.
-const Line = memo(function Line({ branch, depth, reached, figures, columns, selected, stop, onSelect, ops, editing, setEditing, done }: LineProps) {
-  const { show, frozen } = useJob()
+// Only rows whose figures changed are drawn again: they are handed over as texts and nothing here looks at the whole job.
+const Line = memo(function Line({ branch, depth, reached, figures, noted, length, lengthTyped, frozen, columns, selected, stop, onSelect, ops, editing, setEditing, done }: LineProps) {
   const { id, name, length_m } = branch
   return (
     <>
@@ -124,14 +129,18 @@ const Line = memo(function Line({ branch, depth, reached, figures, columns, sele
           {editing?.what === 'name' ? <NameInput name={editing.text ?? name} fresh={editing.text !== undefined} onUse={(text) => { if (text.trim() !== '' && text.trim() !== name) ops.rename(id, text.trim()); done(id, length_m === null ? 'length' : undefined) }} onLeave={() => done(id)} /> : <>{name}{figures?.tag && <em>{figures.tag}</em>}{!reached && <em>leads nowhere</em>}</>}
         </span>
         <span role="gridcell" onDoubleClick={() => !frozen && setEditing({ id, what: 'length' })}>
-          {editing?.what === 'length' ? <LengthInput id={id} text={editing.text ?? (length_m ? show(length_m.value, 'length') : '')} fresh={editing.text !== undefined} ops={ops} done={done} /> : <b data-pencil={length_m === null || length_m.basis === 'assumed' || undefined}>{length_m ? show.figure(length_m.value, 'length') : '?'}</b>}
+          {editing?.what === 'length' ? <LengthInput id={id} text={editing.text ?? lengthTyped} fresh={editing.text !== undefined} ops={ops} done={done} /> : <b data-pencil={length_m === null || length_m.basis === 'assumed' || undefined}>{length}</b>}
         </span>
         {Array.from({ length: columns }, (_, i) => <span role="gridcell" key={i} data-chosen={(i === 0 && figures?.chosen) || undefined}>{figures?.cells[i] ?? ''}</span>)}
       </Row>
-      {figures && <Notes place={figures.place} />}
+      {noted && figures && <Notes place={figures.place} />}
     </>
   )
-}, (a, b) => a.branch === b.branch && a.depth === b.depth && a.reached === b.reached && a.selected === b.selected && a.stop === b.stop && a.editing === b.editing && a.columns === b.columns && a.figures?.tag === b.figures?.tag && a.figures?.chosen === b.figures?.chosen && a.figures?.cells.join('|') === b.figures?.cells.join('|'))
+}, (a, b) => sameBranch(a.branch, b.branch) && a.depth === b.depth && a.reached === b.reached && a.selected === b.selected && a.stop === b.stop && a.editing === b.editing && a.length === b.length && a.noted === b.noted && a.frozen === b.frozen && a.columns === b.columns && sameFigures(a.figures, b.figures))
+
+// A row shows of its pipe the name and whether the length is known; the rest comes as texts.
+const sameBranch = (a: LineProps['branch'], b: LineProps['branch']) => a === b || (a.id === b.id && a.name === b.name && a.from === b.from && a.length_m?.basis === b.length_m?.basis)
+const sameFigures = (a: RowFigures | undefined, b: RowFigures | undefined) => a === b || (a?.place === b?.place && a?.tag === b?.tag && a?.chosen === b?.chosen && a?.cells.join('|') === b?.cells.join('|'))
 
 const Notes = ({ place }: { readonly place: string }) => <div role="row"><div role="gridcell"><NotesHere place={place} /></div></div>
 

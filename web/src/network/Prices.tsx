@@ -1,6 +1,6 @@
 import type { MaterialName, PipeSize } from '@hestian/core'
 import { genericPrice, materials, pricePerMetre, sizeNamed } from '@hestian/core'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
@@ -13,7 +13,7 @@ interface PricesProps {
 }
 
 /** What a metre of each size costs: what the choice of sizes makes least. Generic until the firm writes its own. */
-export function Prices({ used, cost }: PricesProps) {
+export const Prices = memo(function Prices({ used, cost }: PricesProps) {
   const { draft, edit, show, frozen } = useJob()
   const { prices } = draft.document
   const [all, setAll] = useState(false)
@@ -40,7 +40,7 @@ export function Prices({ used, cost }: PricesProps) {
       <Prose>{prices.some((price) => !sizeNamed(price.material, price.size)) ? 'Some prices are for sizes that are not in the catalogue; they are kept and not used. ' : ''}In whatever money you reckon in. Sizes left to Hestian are the cheapest by this list that keep every limit. Generic prices are invented: write your own beside what you buy most. <Button look="text" onPress={() => setAll(!all)}>{all ? 'Only what is laid here' : 'Every size of these materials'}</Button></Prose>
     </section>
   )
-}
+})
 
 function PriceInput({ label, value, own, frozen, onUse }: { readonly label: string; readonly value: number; readonly own: boolean; readonly frozen: boolean; readonly onUse: (value: number) => void }) {
   const [text, setText] = useState<string>()

@@ -1,7 +1,7 @@
 import type { Finding, SheetId } from '@hestian/core'
 import { severityWords, word } from '@hestian/core'
 import type { ReactNode } from 'react'
-import { createContext, useContext, useLayoutEffect, useRef, useState } from 'react'
+import { createContext, useContext, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Button } from './Button'
@@ -105,6 +105,12 @@ export function Note({ finding }: { readonly finding: Finding }) {
       {remedy && remedy.edits.length > 0 && !frozen && <p><b>Fix:</b> <Button look="text" onPress={() => edit(remedy.edits)}>{remedy.label}</Button></p>}
     </Body>
   )
+}
+
+/** Places of this sheet that something is said of. */
+export function usePlacesNoted(): ReadonlySet<string> {
+  const findings = useContext(Findings)
+  return useMemo(() => new Set(findings.map((finding) => finding.place)), [findings])
 }
 
 /** Notes of one place, under its row on a narrow page. */

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import type { WaterAnswer } from '@hestian/core'
 import { durationWords } from '@hestian/core'
 import { useJob } from '../job/JobContext'
@@ -6,7 +7,7 @@ import { Cell, Figure, Row, Table } from '../ui/Table'
 import type { Running } from './OpenOutlets'
 
 /** What each outlet gets: pressure, flow, the wait for hot water, and how even hot and cold are at its mixer. */
-export function AtOutlets({ answer, real }: { readonly answer: WaterAnswer; readonly real: Running | undefined }) {
+export const AtOutlets = memo(function AtOutlets({ answer, real }: { readonly answer: WaterAnswer; readonly real: Running | undefined }) {
   const { show, solution } = useJob()
   const waits = new Map(answer.waits.map((wait) => [wait.pipe.id, wait]))
   const mixers = new Map(answer.mixers.map((mixer) => [mixer.outlet.id, mixer]))
@@ -36,4 +37,4 @@ export function AtOutlets({ answer, real }: { readonly answer: WaterAnswer; read
       <Prose>Hot and cold part a mixed flow by temperature: {show(answer.hotTemp_K, 'temperature')} from the store, {show(answer.coldTemp_K, 'temperature')} from the main at its coldest. The wait is the water standing between the heater{answer.loop ? ', or the loop,' : ''} and the outlet, run off at its hot flow; up to {solution.practice.water.waitMost_s} s is borne. By Hazen–Williams the way to the index outlet would lose <b>{show(answer.pipes.filter((pipe) => answer.indexRun.includes(pipe.id)).reduce((sum, pipe) => sum + pipe.hazenWilliams_Pa, 0), 'water-pressure')}</b> in its pipes and bends.</Prose>
     </section>
   )
-}
+})

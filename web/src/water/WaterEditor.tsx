@@ -1,5 +1,5 @@
 import type { MaterialName, WaterEnd, WaterSegment } from '@hestian/core'
-import { materials, materialsFor, pathTo } from '@hestian/core'
+import { beyondOf, materials, materialsFor } from '@hestian/core'
 import { PipeGrid, PipePair, PipePanel } from '../design/SegmentEditor'
 import { useJob } from '../job/JobContext'
 import { usePipes } from '../network/usePipes'
@@ -21,7 +21,8 @@ export function WaterEditor({ id, onGone }: { readonly id: string; readonly onGo
   if (!segment) return null
   const at = (key: keyof WaterSegment) => ['water', 'segments', index, key]
   const outlets = draft.document.hotWater?.outlets ?? []
-  const elsewhere = segments.filter((other) => !pathTo(segments, other.id).some((step) => step.id === id))
+  const beyond = beyondOf(segments, id)
+  const elsewhere = segments.filter((other) => !beyond.has(other.id))
   const place = `water.segments.${index}`
   const endId = segment.end === null ? none : segment.end.kind === 'outlet' ? `outlet:${segment.end.outletId}` : segment.end.kind
   const endFor = (next: string): WaterEnd | null => (next === 'heater' || next === 'make-up' ? { kind: next } : next.startsWith('outlet:') ? { kind: 'outlet', outletId: next.slice(7), count: segment.end?.kind === 'outlet' ? segment.end.count : Math.max(1, outlets.find((outlet) => outlet.id === next.slice(7))?.count ?? 1) } : null)

@@ -1,6 +1,6 @@
 import type { Show, TableRow, WaterAnswer } from '@hestian/core'
 import { answerOf, drawingSvg, durationWords, realWater, waterColumns, waterFromRows, waterRows, waterTree } from '@hestian/core'
-import { useCallback, useMemo, useState } from 'react'
+import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { newId } from '../api/client'
 import { LeansOn } from '../design/LeansOn'
@@ -45,7 +45,10 @@ export function WaterPage() {
   const { practice } = solution
   const outlets = document.hotWater?.outlets
   const read = useCallback((rows: readonly TableRow[], from: string) => waterFromRows(rows, { outlets: outlets ?? [], before: segments, material: practice.water.material, unit: practice.units.length, newId, from }), [outlets, segments, practice])
-  const toggle = (id: string) => setSelected(id === chosen ? undefined : id)
+  // What takes long to draw follows when there is time: one goes on typing meanwhile.
+  const [late, lateReal, lateChosen] = [useDeferredValue(answer), useDeferredValue(real), useDeferredValue(chosen)]
+  const used = useMemo(() => late?.pipes.map((pipe) => ({ material: pipe.segment.material, size: pipe.size, length_m: pipe.pipe.length_m })) ?? [], [late])
+  const toggle = useCallback((id: string) => setSelected((last) => (last === id ? undefined : id)), [])
   return (
     <SheetPage sheet="water" margin={answer && (chosen ? <SizesHere answer={answer} id={chosen} /> : <Hint>Press a pipe, in the drawing or the list, to change it and to see the sizes next to it.</Hint>)}>
       {answer ? <Head answer={answer} /> : segments.length === 0 ? (
@@ -60,15 +63,15 @@ export function WaterPage() {
         </>
       )}
       {answer && <OpenOutlets answer={answer} real={real} onOpen={setOpen} />}
-      {answer && <Diagram answer={answer} real={real} selected={chosen} onPick={toggle} />}
+      {late && <Diagram answer={late} real={lateReal} selected={lateChosen} onPick={toggle} />}
       <div data-place="water.segments"><Outline pipes={pipes} heads={heads(show)} figures={figures} selected={chosen} onSelect={setSelected} note="Pressures gauge, with what is designed for running. Drops by Darcy–Weisbach with the coldest water; height is in the far end, not in the drop." /></div>
       <TableIo fileName="water-pipes.csv" columns={waterColumns} count={segments.length} rows={() => waterRows(document, show)} read={read} onUse={(next) => edit([{ path: ['water', 'segments'], value: next }])} />
       {chosen && <WaterEditor key={chosen} id={chosen} onGone={() => setSelected(undefined)} />}
       {segments.length > 0 && <WaterRules />}
-      {answer && <AtOutlets answer={answer} real={real} />}
+      {late && <AtOutlets answer={late} real={lateReal} />}
       {answer && <SecondaryReturn answer={answer} />}
       {segments.length > 0 && <Filling answer={answer} />}
-      {answer && <Prices used={answer.pipes.map((pipe) => ({ material: pipe.segment.material, size: pipe.size, length_m: pipe.pipe.length_m }))} cost={answer.cost} />}
+      {late && <Prices used={used} cost={late.cost} />}
       {answer && <LeansOn sheet="water" />}
       {segments.length > 0 && <ProveSheet sheet="water" />}
       {sheet.applies && <WorkingsFold workings={sheet.workings} />}
@@ -110,7 +113,7 @@ function Head({ answer }: { readonly answer: WaterAnswer }) {
   )
 }
 
-function Diagram({ answer, real, selected, onPick }: { readonly answer: WaterAnswer; readonly real: Running | undefined; readonly selected: string | undefined; readonly onPick: (id: string) => void }) {
+const Diagram = memo(function Diagram({ answer, real, selected, onPick }: { readonly answer: WaterAnswer; readonly real: Running | undefined; readonly selected: string | undefined; readonly onPick: (id: string) => void }) {
   const { show } = useJob()
   const narrow = useNarrow()
   const drawing = useMemo(() => waterTree(answer, show, narrow ? 366 : 820, selected, real && {
@@ -123,4 +126,4 @@ function Diagram({ answer, real, selected, onPick }: { readonly answer: WaterAns
       <Button look="text" onPress={() => saveFile('water-feed.svg', 'image/svg+xml', drawingSvg(drawing))}>Save the drawing</Button>
     </Quad>
   )
-}
+})
