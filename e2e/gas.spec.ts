@@ -5,7 +5,7 @@ import { choose, enter, goTo, newJob } from './site'
 test('appliances are put on and off and the staircase follows; the usual ways of sizing stand beside it', async ({ page }) => {
   await page.addInitScript(() => localStorage.setItem('who', 'maren-oduya'))
   await page.goto('/jobs/kestrel-weir/gas')
-  const pipes = page.getByRole('region', { name: 'Pipes' })
+  const pipes = page.getByRole('treegrid', { name: 'Pipes' })
   const row = pipes.getByRole('row', { name: /B to boiler/ })
   await expect(row).toContainText('20.44')
   await expect(page.getByText(/Proving aims at/)).toBeVisible()

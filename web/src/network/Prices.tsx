@@ -18,7 +18,7 @@ export const Prices = memo(function Prices({ used, cost }: PricesProps) {
   const { prices } = draft.document
   const [all, setAll] = useState(false)
   const inUse = [...new Set(used.map((pipe) => pipe.material))]
-  const rows = inUse.flatMap((material) => materials[material].sizes.filter((size) => all || used.some((pipe) => pipe.material === material && pipe.size.name === size.name)).map((size) => ({ material, size: size as PipeSize })))
+  const rows = inUse.flatMap((material) => materials[material].sizes.filter((size) => all || prices.some((price) => price.material === material && price.size === size.name) || used.some((pipe) => pipe.material === material && pipe.size.name === size.name)).map((size) => ({ material, size: size as PipeSize })))
   const write = (material: MaterialName, size: PipeSize, perMetre: number | undefined) => edit([{ path: ['prices'], value: [...prices.filter((price) => price.material !== material || price.size !== size.name), ...(perMetre === undefined ? [] : [{ material, size: size.name, perMetre }])] }])
   return (
     <section>
