@@ -110,7 +110,8 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
 
   // Gas supply: one pipe, sized by Hestian, with its staircase.
   await goTo(page, 'gas')
-  await page.getByRole('button', { name: 'Add a pipe from the meter' }).click()
+  await page.getByRole('button', { name: 'Begin at the meter' }).click()
+  await page.keyboard.press('Escape')
   await enter(page, 'Length of pipe', '7 m')
   await choose(page, 'Ends at', 'Boiler')
   await expect(page.getByRole('heading', { level: 2 })).toContainText(/to the boiler; .* allowed/)

@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import { performance } from 'node:perf_hooks'
 import type { JobFile } from '@hestian/core'
 import {
-  answerOf, applyEdits, asDesigned, blankDocument, chooseSizes, circuitSheet, cycleOf, drawModelOf, fuelGases, gasSheet, heatingCycle, heatSheet, judge, ladderOf, leansOn, placeSheet, platesSheet, practices, pressureLadder, pressureTemperature, pressureView, readingsSheet, reliefSheet, safetySheet, showIn, simulateDraws, siteSheet, solve, solveGasTree, solveWaterTree, sourceNode, vesselSheet,
+  answerOf, applyEdits, asDesigned, blankDocument, chooseSizes, circuitSheet, cycleOf, drawModelOf, fuelGases, gasSheet, heatingCycle, heatSheet, judge, ladderOf, leansOn, placeSheet, platesSheet, practices, pressureLadder, pressureTemperature, pressureView, readingsSheet, reliefSheet, safetySheet, showIn, simulateDraws, siteSheet, solve, solveGasTree, solveWaterTree, sourceNode, vesselSheet, waterNetwork, waterSheet,
   type GasConditions, type PipeToSize, type SizedPipe, type WaterPipe,
 } from '@hestian/core'
 import { demoJobs } from '../demo/src/index'
@@ -44,7 +44,7 @@ for (const [name, file] of Object.entries(demoJobs()) as [string, JobFile][]) {
   const whole = timed(() => solve(document)).middle
   const sections: Record<string, () => void> = {
     site: () => siteSheet(document), readings: () => readingsSheet(document, practice), plates: () => platesSheet(document), place: () => placeSheet(document, practice), heat: () => heatSheet(document, practice), circuit: () => circuitSheet(document, practice),
-    vessel: () => vesselSheet(document, practice), safety: () => safetySheet(document, practice, readings, heat), relief: () => reliefSheet(document, practice, safety), gas: () => gasSheet(document, practice),
+    vessel: () => vesselSheet(document, practice), safety: () => safetySheet(document, practice, readings, heat), relief: () => reliefSheet(document, practice, safety), gas: () => gasSheet(document, practice), water: () => waterSheet(document, practice, 0.2),
   }
   for (const [name, section] of Object.entries(sections)) say(`solve kestrel-weir, its ${name}`, timed(section), whole, 'the whole of it')
 }
@@ -89,17 +89,41 @@ const bushy = (count: number): PipeToSize[] => Array.from({ length: 2 * count - 
   id: `n${i}`, from: i === 0 ? 'meter' : `n${Math.floor((i - 1) / 2)}`, length_m: 1 + ((i * 7919) % 13) * 0.31, elbows: 1, branchTees: 1, material: 'steel-schedule-40' as const, load_W: i >= count - 1 ? 6000 + ((i * 31) % 9) * 1500 : 0, ...(i >= count - 1 ? { dropAllowed_Pa: 124.5 } : {}),
 }))
 const conditions: GasConditions = { method: 'nfpa54-low', gas: fuelGases['north-america']['natural-gas'], meterGauge_Pa: 1743, atmosphere_Pa: 101325 }
-for (const count of [20, 60, 200]) say(`choose sizes for ${count} appliances, two at every tee`, timed(() => chooseSizes(bushy(count), conditions)), 100, 'a tenth of a second')
-for (const count of [20, 60]) say(`choose sizes for ${count} appliances on one trunk`, timed(() => chooseSizes(comb(count), conditions), 1), 100, 'a tenth of a second')
+/** A choice is remembered: each run asks for another tree, a hair longer than the last. */
+let hair = 0
+const longer = (pipes: readonly PipeToSize[]): PipeToSize[] => { hair += 1e-6; return pipes.map((pipe) => ({ ...pipe, length_m: pipe.length_m + hair })) }
+const chosen = (pipes: readonly PipeToSize[]) => timed(() => { if (!chooseSizes(longer(pipes), conditions)) throw new Error('no sizes: nothing was measured') }, 3)
+/** With a trunk of 200 the usual half inch of water does not do at any size; two pounds of gas do. */
+const roomy = (pipes: readonly PipeToSize[]): PipeToSize[] => pipes.map((pipe) => (pipe.dropAllowed_Pa === undefined ? pipe : { ...pipe, dropAllowed_Pa: 2000 }))
+for (const count of [20, 60, 200]) say(`choose sizes for ${count} appliances, two at every tee`, chosen(bushy(count)), 100, 'a tenth of a second')
+for (const count of [20, 60, 200]) say(`choose sizes for ${count} appliances on one trunk`, chosen(count > 60 ? roomy(comb(count)) : comb(count)), 100, 'a tenth of a second')
 
-/** A tree of water pipes solved by ours and by a general-purpose network engine, in the same run. */
+/** A tree of water pipes solved by ours and by a general-purpose network engine, in the same run. Both have the tree laid out and get other draws each time. */
+const waterPipes = (count: number) => Array.from({ length: count }, (_, i): WaterPipe => ({ id: `${i}`, from: i === 0 ? sourceNode : `${Math.floor((i - 1) / 2)}`, length_m: 2 + (i % 7), bore_m: i < 7 ? 0.1 : i < 63 ? 0.05 : 0.0202, roughness_m: 1.5e-6, lossCoefficient: 1.8, rise_m: (i % 5) * 0.2 - 0.3, draw_m3_s: 1e-5 + (i % 4) * 1e-5 }))
+const fluid = { density_kg_m3: 1000, viscosity_Pas: 1.306e-3 }
+const solving = (pipes: readonly WaterPipe[], formula: 'colebrook' | 'engine') => {
+  const network = waterNetwork(pipes, () => 60 * 9806.65, fluid, formula)
+  const draws = Float64Array.from(network.ordered, (pipe) => pipe.draw_m3_s)
+  let scale = 1
+  return timed(() => { scale = scale > 1.2 ? 1 : scale + 0.01; network.solve(draws.map((draw) => draw * scale)) })
+}
 for (const count of [60, 600]) {
-  const pipes = Array.from({ length: count }, (_, i): WaterPipe => ({ id: `${i}`, from: i === 0 ? sourceNode : `${Math.floor((i - 1) / 2)}`, length_m: 2 + (i % 7), bore_m: i < 7 ? 0.1 : i < 63 ? 0.05 : 0.0202, roughness_m: 1.5e-6, lossCoefficient: 1.8, rise_m: (i % 5) * 0.2 - 0.3, draw_m3_s: 1e-5 + (i % 4) * 1e-5 }))
+  const pipes = waterPipes(count)
   const engine = await waterEngine(pipes, { head_m: 60, viscosity_m2_s: 1.306e-6 })
-  const fluid = { density_kg_m3: 1000, viscosity_Pas: 1.306e-3 }
-  say(`water tree of ${count} pipes`, timed(() => solveWaterTree(pipes, () => 60 * 9806.65, fluid)), timed(engine.solve).middle, 'a network engine')
+  const theirs = timed(engine.solve).middle
+  say(`water tree of ${count} pipes, Colebrook`, solving(pipes, 'colebrook'), theirs, 'a network engine')
+  say(`water tree of ${count} pipes, the engine’s friction`, solving(pipes, 'engine'), theirs, 'a network engine')
+  say(`water tree of ${count} pipes, laid out anew each time`, timed(() => solveWaterTree(pipes, () => 60 * 9806.65, fluid)), theirs, 'a network engine')
   engine.close()
 }
+
+/** How time grows with size: each against half of it. Twice is proportional. */
+for (const count of [100, 200, 400, 800]) {
+  const half = solving(waterPipes(count / 2), 'colebrook').middle
+  say(`water tree of ${count} pipes against half of it`, solving(waterPipes(count), 'colebrook'), half, 'half the size')
+}
+for (const count of [50, 100, 200, 400]) say(`choose sizes for ${count} appliances against half of them`, chosen(roomy(bushy(count))), chosen(roomy(bushy(count / 2))).middle, 'half the size')
+
 /** A gas tree after one load changed, by ours and as a sheet in a general-purpose spreadsheet engine. */
 for (const count of [60, 600]) {
   const sized: SizedPipe[] = Array.from({ length: count }, (_, i) => ({ id: `${i}`, from: i === 0 ? 'meter' : `${Math.floor((i - 1) / 2)}`, length_m: 2 + (i % 7), elbows: 1, branchTees: 1, material: 'steel-schedule-40', load_W: 5000, size: { name: '1', bore_m: 0.0266 } }))

@@ -120,7 +120,7 @@ export function kestrelWeir(): JobDocument {
   job.pan = { fitted: 'no', runsTo: null, condensate: 'separate', because: 'Plant room floor falls to a gully' }
   job.gas = {
     ...job.gas,
-    meterMaxTestGauge_Pa: plate(75, 'mbar'),
+    meterMaxTestGauge_Pa: plate(75, 'mbar'), meterDrop_Pa: sheet(0.6, 'mbar'),
     segments: [
       segment('a', 'Meter to A', 'meter', taped(6.8, 'm'), { elbows: 3, size: '35 mm' }),
       segment('b', 'A to B', 'a', taped(4.1, 'm'), { elbows: 1, size: '28 mm' }),

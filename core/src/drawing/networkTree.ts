@@ -152,8 +152,8 @@ function pipeShapes({ pipe, x1, x2, y, fromY }: Placed, picked: boolean, room: R
   return [
     { kind: 'path', d: path, ink: picked ? 'ink' : pipe.outline, width: thick },
     { kind: 'path', d: path, ink: pipe.body, width: thick - 3 },
-    ...(fits ? [label([middle, above], name, 14, { anchor: 'middle' })] : long > width(alone) * 1.08 + 6 ? [label([middle, above], alone, 14, { anchor: 'middle' })] : []),
-    ...(room.twoLines && long > width([{ text: pipe.drop }]) + 6 ? [label([middle, y + thick / 2 + 16], [{ text: pipe.drop, bold: true }], 14, { anchor: 'middle' })] : []),
+    ...(fits ? [label([middle, above], name, 14, { anchor: 'middle' })] : long > width(alone) * 1.25 + 8 ? [label([middle, above], alone, 14, { anchor: 'middle' })] : []),
+    ...(room.twoLines && long > width([{ text: pipe.drop }]) * 1.1 + 8 ? [label([middle, y + thick / 2 + 16], [{ text: pipe.drop, bold: true }], 14, { anchor: 'middle' })] : []),
     ...(fromY !== y ? [{ kind: 'rect', at: [x1 - 7, fromY - 7], size: [14, 14], fill: 'sheet', ink: 'ink', width: 1.3 } satisfies Shape] : []),
   ]
 }

@@ -16,7 +16,8 @@ export interface PipeToSize extends Omit<SizedPipe, 'size'> {
 
 /** What a pipe of a size costs; metal, taken as bore times length, where no prices are given. */
 export type Price = (pipe: Pick<PipeToSize, 'id' | 'material' | 'length_m'>, size: PipeSize) => number
-const metal: Price = (pipe, size) => size.bore_m * Math.max(pipe.length_m, 0.1)
+/** Bore times length, m²: what is compared where nobody has prices. */
+export const metal: Price = (pipe, size) => size.bore_m * Math.max(pipe.length_m, 0.1)
 
 /**
  * Sizes for the free pipes of a gas tree: the cheapest such that every appliance keeps its pressure with all burning and no branch is larger

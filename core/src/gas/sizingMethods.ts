@@ -1,4 +1,6 @@
 import { tableFlow_m3_s } from './bs6891'
+import type { Price } from './chooseSizes'
+import { metal } from './chooseSizes'
 import type { GasConditions, SizedPipe } from './network'
 import { branchFlows, pipeDrop_Pa, pipeLength_m } from './network'
 import type { PipeSize } from './pipes'
@@ -14,8 +16,8 @@ export interface MethodSizes {
   readonly sizes: ReadonlyMap<string, PipeSize | undefined>
   /** Length each pipe was sized on, m. */
   readonly lengths_m: ReadonlyMap<string, number>
-  /** Bore times length of all of it, m²; undefined where a size is missing. */
-  readonly metal_m2: number | undefined
+  /** What all of it costs; undefined where a size is missing. */
+  readonly cost: number | undefined
 }
 
 /**
@@ -23,7 +25,7 @@ export interface MethodSizes {
  * longest way to any appliance within the whole allowance. Branch: over the longest way to an appliance beyond that pipe. Lengths with fittings
  * in the sizes the tree has. Where the British table is asked it must carry the flow too. Sources: sources.nfpa54Low, sources.bs6891, sources.colebrook.
  */
-export function sizesByMethods(pipes: readonly SizedPipe[], conditions: GasConditions, { allowance_Pa, byTable }: { readonly allowance_Pa: number; readonly byTable: boolean }): readonly MethodSizes[] {
+export function sizesByMethods(pipes: readonly SizedPipe[], conditions: GasConditions, { allowance_Pa, byTable, price = metal }: { readonly allowance_Pa: number; readonly byTable: boolean; readonly price?: Price }): readonly MethodSizes[] {
   const { ordered } = inOrder(pipes)
   const flows = branchFlows(pipes, conditions.gas)
   const along = sumAlong(ordered, (pipe) => pipeLength_m(pipe, pipe.size, conditions.method))
@@ -41,11 +43,11 @@ export function sizesByMethods(pipes: readonly SizedPipe[], conditions: GasCondi
     return sizes.find((size) => pipeDrop_Pa({ length_m, elbows: 0, branchTees: 0, material: pipe.material }, size, flow_m3_s, conditions) <= allowance_Pa * (1 + 1e-9)
       && (!byTable || size.outsideDiameter_m === undefined || flow_m3_s <= (tableFlow_m3_s({ outsideDiameter_m: size.outsideDiameter_m, length_m }) ?? Infinity)))
   }
-  const metal = (sizes: ReadonlyMap<string, PipeSize | undefined>) => ordered.reduce<number | undefined>((sum, pipe) => { const size = sizes.get(pipe.id); return sum === undefined || !size ? undefined : sum + size.bore_m * pipe.length_m }, 0)
+  const costOf = (sizes: ReadonlyMap<string, PipeSize | undefined>) => ordered.reduce<number | undefined>((sum, pipe) => { const size = sizes.get(pipe.id); return sum === undefined || !size ? undefined : sum + price(pipe, size) }, 0)
   const by = (method: SizingMethod, lengthOf: (pipe: SizedPipe) => number, sizeOf: (pipe: SizedPipe, length_m: number) => PipeSize | undefined): MethodSizes => {
     const lengths_m = new Map(ordered.map((pipe) => [pipe.id, lengthOf(pipe)]))
     const sizes = new Map(ordered.map((pipe) => [pipe.id, sizeOf(pipe, lengths_m.get(pipe.id) ?? 0)]))
-    return { method, sizes, lengths_m, metal_m2: metal(sizes) }
+    return { method, sizes, lengths_m, cost: costOf(sizes) }
   }
   return [by('longest-length', () => longest_m, sizeFor), by('branch', (pipe) => farthest.get(pipe.id) ?? 0, sizeFor), by('pipe-by-pipe', (pipe) => pipeLength_m(pipe, pipe.size, conditions.method), (pipe) => pipe.size)]
 }

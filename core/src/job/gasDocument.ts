@@ -49,6 +49,8 @@ export type GasSegment = z.infer<typeof GasSegment>
 export const GasSupply = z.object({
   segments: z.array(GasSegment).max(600),
   meterMaxTestGauge_Pa: known('gas-pressure'),
+  /** What the meter itself loses at full load. */
+  meterDrop_Pa: known('gas-pressure'),
   /** Null takes the practice's. */
   method: z.enum(gasMethods).nullable(),
   /** Share of the load that burns at once, by a rule that is declared; null is everything. */
@@ -58,7 +60,7 @@ export const GasSupply = z.object({
   bonded: yesNo,
 })
 
-export const blankGasRules = { method: null, diversity: null, derated: false, bonded: null } as const
+export const blankGasRules = { meterDrop_Pa: null, method: null, diversity: null, derated: false, bonded: null } as const
 
 /** A gas pipe with nothing measured yet. */
 export const blankGasSegment = (segment: Pick<GasSegment, 'id' | 'name' | 'from' | 'material'>): GasSegment => ({ ...segment, length_m: null, elbows: 0, branchTees: 0, size: null, applianceId: null, end: blankGasEnd, regulator: null, reserve_W: null })

@@ -8,6 +8,7 @@ import { practices } from '../practice/practices'
 import { inchWater_Pa, psi_Pa } from '../units/units'
 import { house, read } from './house.testing'
 import { answerOf, solve } from './solve'
+import { lockUpShares } from './gasOn'
 import { sizesBeside } from './sizesBeside'
 
 const found = (job: JobDocument) => { const sheet = solve(job).gas; return sheet.applies ? sheet.findings.filter((one) => one.severity !== 'note').map((one) => one.id) : [] }
@@ -116,4 +117,10 @@ describe('for how much the pipes are sized', () => {
     expect(answer(chosen).conditions.method).toBe(method)
     expect(sheet.applies && sheet.workings()[1]?.source.says).toMatch({ 'nfpa54-low': /NFPA 54/, darcy: /Darcy/, renouard: /Renouard/ }[method])
   })
+})
+
+test('from lock-up to the meter’s outlet: 150 Pa, of which the meter 60 and the regulator the rest; more than all of it is not believed', () => {
+  expect(lockUpShares(house())).toBeUndefined()
+  expect(lockUpShares(applyEdits(house(), [{ path: ['gas', 'meterDrop_Pa'], value: read(60) }]))).toEqual({ regulator_Pa: 90, meter_Pa: 60 })
+  expect(lockUpShares(applyEdits(house(), [{ path: ['gas', 'meterDrop_Pa'], value: read(200) }]))).toBeUndefined()
 })

@@ -1,4 +1,5 @@
 import { solveStages } from '../gas/stages'
+import type { JobDocument } from '../job/document'
 import type { GasAnswer } from './gasSheet'
 
 /**
@@ -11,4 +12,12 @@ export function gasWithOn(answer: GasAnswer, on: ReadonlySet<string>): GasAnswer
   const pipes = answer.pipes.map((pipe) => ({ ...pipe, ...(states.get(pipe.id) ?? {}) }))
   const total_W = sized.reduce((sum, pipe) => sum + pipe.load_W, 0)
   return { ...answer, pipes, total_W, total_m3_s: total_W / answer.gas.grossHeat_J_m3, index: pipes.find((pipe) => pipe.id === answer.index.id) ?? answer.index }
+}
+
+/** What is lost from lock-up to the meter's outlet, the regulator's and the meter's part told apart, Pa; undefined while the meter's is not known, or is more than all of it. Source: sources.arithmetic. */
+export function lockUpShares({ survey, gas }: Pick<JobDocument, 'survey' | 'gas'>): { readonly regulator_Pa: number; readonly meter_Pa: number } | undefined {
+  const { gasStaticGauge_Pa: lock, gasWorkingGauge_Pa: working } = survey
+  if (!lock || !working || !gas.meterDrop_Pa) return undefined
+  const regulator_Pa = lock.value - working.value - gas.meterDrop_Pa.value
+  return regulator_Pa < 0 ? undefined : { regulator_Pa, meter_Pa: gas.meterDrop_Pa.value }
 }

@@ -202,3 +202,9 @@ export function gasWorkings(answer: GasAnswer): readonly Working[] {
     { circuit: 'gas', title: `At ${answer.index.appliance?.name ?? 'the appliance'} (gauge)`, formula: inSquares(answer.conditions.method) ? 'p = √(p_begin² − sum of squares), absolute' : 'p = p_begin − sum of drop', put: '{meterGauge_Pa} − {dropTo_Pa}', figures: { meterGauge_Pa: stage_Pa, dropTo_Pa: answer.index.dropTo_Pa, farGauge_Pa: answer.index.farGauge_Pa }, result: 'farGauge_Pa', source: sources.arithmetic },
   ]
 }
+
+/** The pipes of the stage that the index appliance is on, as a tree of its own, each with all that burns beyond it through a regulator. */
+export function indexStage({ pipes, index, gas, supply }: GasAnswer): { readonly pipes: readonly SizedPipe[]; readonly staged: boolean } {
+  const stages = stagesOf(pipes.map((pipe) => (pipe.pipe.regulator ? { ...pipe.pipe, load_W: pipe.flow_m3_s * gas.grossHeat_J_m3 } : pipe.pipe)), supply)
+  return { pipes: stages.find((stage) => stage.root === index.root)?.pipes ?? [], staged: stages.length > 1 }
+}

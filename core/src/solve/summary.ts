@@ -6,7 +6,7 @@ import { judge, stageOfSheet } from './judge'
 import { solve } from './solve'
 
 /** Raised when a summary says something else of the same job: stored ones are then made again. */
-export const summaryVersion = 2
+export const summaryVersion = 3
 
 export type Summary = Omit<BoardRow, 'archived' | 'changedAt'>
 

@@ -27,6 +27,7 @@ export const GasRules = memo(function GasRules() {
         {factor < 1 && practice.gas.altitudeDerates && <Choice labelled label={`At ${survey.elevation_m ? show(survey.elevation_m.value, 'elevation') : 'this height'}`} value={gas.derated ? 'derated' : 'plate'} options={[{ id: 'plate', text: 'Sized for the plates’ full input' }, { id: 'derated', text: `Sized for ${show(factor, 'ratio', 0)} of it, as set on site` }] as const} onChoose={(next) => edit([{ path: ['gas', 'derated'], value: next === 'derated' }])} />}
         {diversity && <InlineText labelled required lines label="By which rule" value={diversity.rule} maxLength={300} onCommit={(rule) => { if (rule.trim().length >= 3) edit([{ path: ['gas', 'diversity', 'rule'], value: rule.trim() }]) }} />}
       </PipeGrid>
+      <Ledger><QuantityRow label="The meter itself loses, at full load" place="gas.meterDrop" measure="gas-pressure" value={gas.meterDrop_Pa} how="Meter’s badge or two gauges" empty="not told apart" why="What is lost from lock-up to the meter’s outlet, less this, is the regulator’s." onUse={(entry) => edit([{ path: ['gas', 'meterDrop_Pa'], value: knownOf(entry) }])} onClear={() => edit([{ path: ['gas', 'meterDrop_Pa'], value: null }])} /></Ledger>
       {diversity && <Ledger><QuantityRow label="Share that burns at once" place="gas.diversity" measure="ratio" value={diversity.ratio} how="The rule" why="Never less than the largest appliance of a pipe." onUse={(entry) => edit([{ path: ['gas', 'diversity', 'ratio'], value: knownOf(entry) }])} /></Ledger>}
     </section>
   )

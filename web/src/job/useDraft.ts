@@ -64,10 +64,12 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
   const base = useRef({ document: kept?.base ?? state.document, saveNumber: kept?.saveNumber ?? state.saveNumber })
   const latest = useRef(document)
   const busy = useRef(false)
+  /** What is on its way to the server, which may have it already: taken back meanwhile, it is a change to send. */
+  const inFlight = useRef<JobDocument | undefined>(undefined)
   const underWay = useRef<Promise<void>>(Promise.resolve())
   latest.current = document
 
-  const changed = !same(document, base.current.document)
+  const changed = !same(document, inFlight.current ?? base.current.document)
   const put = useCallback((next: JobDocument) => { setDocument(next); latest.current = next }, [])
 
   // Another page saved and nothing is pending here: take theirs.
@@ -84,6 +86,7 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
     busy.current = true
     setSave('saving')
     const sent = latest.current
+    inFlight.current = sent
     try {
       const { saveNumber } = await call('PUT', `/jobs/${jobId}/draft`, Saved, { document: sent, saveNumber: base.current.saveNumber, by: who ?? 'nobody' })
       base.current = { document: sent, saveNumber }
@@ -97,6 +100,7 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
       else { setSave(refused.code === 'offline' ? 'waiting' : 'refused'); setSays(refused.message) }
     } finally {
       busy.current = false
+      inFlight.current = undefined
     }
     function meet(refused: ApiError) {
       const { document: theirs, saveNumber } = Current.parse(refused.current)
@@ -116,7 +120,7 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
   useEffect(() => {
     if (!changed || save === 'conflict' || save === 'refused') return
     try {
-      localStorage.setItem(keptKey(jobId), JSON.stringify({ base: base.current.document, saveNumber: base.current.saveNumber, document } satisfies Kept))
+      localStorage.setItem(keptKey(jobId), JSON.stringify({ base: inFlight.current ?? base.current.document, saveNumber: base.current.saveNumber, document } satisfies Kept))
     } catch { /* a full store keeps the draft in memory only */ }
     const timer = setTimeout(() => { underWay.current = send() }, save === 'waiting' ? 2000 : 450)
     return () => clearTimeout(timer)
