@@ -64,7 +64,7 @@ function roomFor(rows: number, width: number): Room {
   const twoLines = row >= 50
   return { width, row, source: narrow ? 44 : 62, box: narrow ? 118 : 184, boxHeight: twoLines ? 44 : 26, twoLines, narrow }
 }
-const staircaseHeight = 128
+const staircaseHeight = 134
 
 /**
  * A pipe tree over the pressure staircase of its index run, on one axis of length. Orthogonal, to scale along the pipe; rows are ordered so
@@ -181,17 +181,19 @@ function staircase({ staircase: stair }: NetworkPicture, run: readonly Placed[],
   const far = run.map((one) => stair.far_Pa(one.pipe.id))
   const highest_Pa = Math.max(stair.start_Pa, ...far)
   const span_Pa = Math.max(1e-6, highest_Pa - Math.min(stair.limit_Pa, ...far)) * 1.12
-  const y = (gauge_Pa: number) => top + 12 + ((staircaseHeight - 30) * (highest_Pa - gauge_Pa)) / span_Pa
+  const y = (gauge_Pa: number) => top + 18 + ((staircaseHeight - 36) * (highest_Pa - gauge_Pa)) / span_Pa
   const [start, limit] = [y(stair.start_Pa), y(stair.limit_Pa)]
   const points = run.map(({ x2, pipe }) => `H${x2}V${y(stair.far_Pa(pipe.id))}`).join('')
   const over = stair.spare_Pa < -1e-6 * Math.max(1, Math.abs(stair.limit_Pa))
+  // Under its line the first figure would be crossed by a step that comes soon: then it stands over it.
+  const crossed = (run[0]?.x2 ?? right) - left < textWidth(stair.startText.map((span) => span.text).join(''), 14) + 14
   const says = Math.min(limit + 6, top + staircaseHeight - 6)
   return [
     ...(over ? [] : [{ kind: 'path', d: `M${left} ${start}${points}H${right}V${limit}H${left}Z`, fill: 'sheet' } satisfies Shape]),
     { kind: 'path', d: `M${left} ${start}${points}H${right}`, ink: stair.ink, width: 3.5 },
     line([left, limit], [right, limit], 'stop', 2),
-    label([left + 6, start + 19], stair.startText, 14, stair.startPencil ? { ink: 'pencil' } : {}),
-    label([left + 6, limit - 6], [{ text: stair.figure(stair.limit_Pa), bold: true }, { text: ` ${stair.limitText}` }], 14),
+    label([left + 6, crossed ? start - 6 : start + 19], stair.startText, 14, stair.startPencil ? { ink: 'pencil' } : {}),
+    label([left + 6, room.narrow ? limit + 18 : limit - 6], [{ text: stair.figure(stair.limit_Pa), bold: true }, { text: ` ${room.narrow ? 'at least' : stair.limitText}` }], 14),
     ...run.flatMap(({ x2, pipe }, i): Shape[] => {
       const end = run[i + 1]?.x2 ?? right
       const at = stair.far_Pa(pipe.id)

@@ -35,8 +35,9 @@ export function colebrookRoot(reynolds: number, roughnessRatio: number, near = 0
     const inside = b + a * x
     const step = (x + perDecade * Math.log(inside)) / (1 + (perDecade * a) / inside)
     x -= step
-    // Each step squares what is wrong: after one this small the next would change nothing that counts.
-    if (Math.abs(step) < 1e-5 * x) break
+    // What is still wrong after a step is its square times half the bend over the slope (below 1 here): when that is nothing, no other is needed.
+    const bend = a / inside
+    if (step * step * bend * bend < 1e-9 * x) break
   }
   return x
 }
