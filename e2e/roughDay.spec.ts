@@ -134,13 +134,13 @@ test('a change taken back while it is being saved stays taken back, through a re
   // The server takes the change; its answer never comes.
   let reached: () => void
   const taken = new Promise<void>((done) => { reached = done })
-  await page.route('**/draft', async (route) => { await route.fetch(); reached() })
+  let held = false
+  await page.route('**/draft', async (route) => { if (held) return route.continue(); held = true; await route.fetch(); reached() })
   await page.getByRole('button', { name: 'Another from the meter' }).or(page.getByRole('button', { name: 'Begin at the meter' })).click()
   await page.keyboard.press('Escape')
   await taken
   await page.keyboard.press('ControlOrMeta+Z')
   await expect(page.getByText('Nothing is drawn yet.')).toBeVisible()
-  await page.unroute('**/draft')
   await page.reload()
   await expect(page.getByText('Nothing is drawn yet.')).toBeVisible()
   await expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeVisible()
