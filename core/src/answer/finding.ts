@@ -35,7 +35,7 @@ export const findingIds = [
   'high-site', 'relief-assumed', 'no-catalogue-size', 'temperature-order',
   'gas-drop-over-allowance', 'gas-below-minimum', 'gas-table-stricter', 'gas-table-not-covered', 'gas-working-assumed', 'gas-length-assumed',
   'gas-branch-over-feeder', 'gas-load-on-branch', 'gas-appliance-unfed', 'gas-minimum-unknown', 'gas-altitude', 'gas-working-part-load', 'gas-setting-unsourced',
-  'gas-maker-table', 'gas-regulator-starved', 'gas-regulator-vent', 'gas-regulator-locks', 'gas-stages-unusual', 'gas-no-shut-off', 'gas-end-open', 'gas-no-trap', 'gas-rigid-where-it-shakes', 'gas-not-bonded', 'gas-diversified', 'gas-derated',
+  'gas-maker-table', 'gas-regulator-starved', 'gas-regulator-vent', 'gas-regulator-locks', 'gas-stages-unusual', 'gas-no-shut-off', 'gas-end-open', 'gas-no-trap', 'gas-rigid-where-it-shakes', 'gas-not-bonded', 'gas-diversified', 'gas-derated', 'gas-too-fast',
   'water-outlet-starved', 'water-outlet-unfed', 'water-too-fast', 'water-no-size', 'water-main-assumed', 'water-wait-long', 'water-will-not-fire', 'water-mixer-uneven', 'water-make-up-open', 'water-make-up-unguarded', 'water-make-up-no-reducing', 'water-loop-bare', 'water-loop-undecided', 'water-loop-fast', 'water-main-past-measured', 'water-branch-over-feeder', 'water-units-not-covered', 'water-dead-main',
   'test-limit-unknown', 'inputs-conflict',
   'main-too-high', 'main-running-above-static', 'main-points-disagree', 'main-not-run', 'main-closed', 'main-cannot-tell', 'incoming-not-coldest', 'stop-valve-fails',

@@ -19,6 +19,7 @@ const gasWordings = {
   'gas-rigid-where-it-shakes': ({ n }) => ({ head: `${n(0)} is joined rigidly, and the ground shakes here.`, why: 'A flexible connector gives; a rigid one tears at the thread.' }),
   'gas-not-bonded': () => ({ head: 'The gas pipe is not bonded.', why: 'A fault elsewhere makes it live, and a spark at a joint does the rest. Electrically competent people only.' }),
   'gas-diversified': (t) => ({ head: `Sized for ${share(t, 'shareRatio')} of the load at once.`, why: `The rule given: ${t.n(0)}. Where it does not hold, the last appliance starves.` }),
+  'gas-too-fast': (t) => ({ head: `Gas in ${t.n(0)}, ${t.n(1)}, runs at ${t.show(t.f('speed_m_s'), 'velocity')}.`, why: `Above ${t.show(t.f('most_m_s'), 'velocity')} it is heard, and carries dust into valves.` }),
   'gas-derated': (t) => ({ head: `Sized for inputs brought down to ${share(t, 'inputRatio')} at ${t.show(t.f('elevation_m'), 'elevation')}.`, why: 'Only while every appliance is set so, by its maker’s altitude instructions.' }),
 } as const satisfies Readonly<Partial<Record<FindingId, Wording>>>
 

@@ -66,6 +66,7 @@ export const sources = {
   genericPrice: { basis: 'assumed', says: 'Generic price per metre, invented: the firm’s own replaces it' },
   nfpa54High: { basis: 'published-equation', says: 'NFPA 54 / IFGC sizing equation for 1.5 psi and above; constants as remembered: check the current edition' },
   isothermalPipe: { basis: 'published-equation', says: 'Isothermal flow in a pipe, squares of absolute pressure, friction by Colebrook–White' },
+  gasVelocity: { basis: 'from-memory', says: 'IGEM/UP/2, at most 20 m/s where the gas is not filtered, as remembered: check the current edition' },
   elevatedDrop: { basis: 'from-memory', says: 'NFPA 54 / IFGC tables for elevated pressure: a drop of 1 psi before the line regulator, as remembered' },
   lineRegulator: { basis: 'common-practice', says: 'Common practice, no source: a line regulator wants its outlet and its own loss before it, locks up above it, and vents outside or through a limiter' },
   waterVelocity: { basis: 'common-practice', says: 'Common practice, no source: about 2 m/s (UK) or 8 ft/s cold and 5 ft/s hot (NA) in copper, and nothing under 15 mm or 1/2 in' },

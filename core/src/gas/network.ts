@@ -7,6 +7,7 @@ import { renouardLow_Pa, renouardSquares_Pa2 } from './otherEquations'
 import type { MaterialName, PipeSize } from './pipes'
 import { materials } from './pipes'
 import type { Branch } from '../network/tree'
+import { treeShape } from '../network/treeShape'
 import { inOrder, meterNode, sumAlong, sumBeyond } from '../network/tree'
 import { psi_Pa, standardAtmosphere_Pa } from '../units/units'
 
@@ -114,22 +115,25 @@ export const branchFlows = <B extends Branch & { readonly load_W: number }>(pipe
   new Map([...heatBeyond_W(pipes, shareRatio)].map(([id, heat_W]) => [id, heat_W / gas.grossHeat_J_m3]))
 
 /** Flow, drop and pressure at the far end of every pipe that hangs on the meter. Flows from the loads unless they are given. */
-export function solveGasTree(pipes: readonly SizedPipe[], conditions: GasConditions, flows: ReadonlyMap<string, number> = branchFlows(pipes, conditions.gas)): readonly PipeState[] {
-  const { ordered } = inOrder(pipes)
-  const { atmosphere_Pa, meterGauge_Pa } = conditions
-  const squares = inSquares(conditions.method)
-  const along = sumAlong(ordered, (pipe) => pipeLoss(pipe, pipe.size, flows.get(pipe.id) ?? 0, conditions))
+export function solveGasTree(pipes: readonly SizedPipe[], conditions: GasConditions, flows?: ReadonlyMap<string, number>): readonly PipeState[] {
+  const { ordered, parent } = treeShape(pipes)
+  const { atmosphere_Pa, meterGauge_Pa, method, gas } = conditions
+  const squares = inSquares(method)
+  const flow = Float64Array.from(ordered, (pipe) => (flows ? (flows.get(pipe.id) ?? 0) : pipe.load_W / gas.grossHeat_J_m3))
+  if (!flows) for (let i = ordered.length - 1; i >= 0; i--) { const up = parent[i] as number; if (up >= 0) flow[up] = (flow[up] as number) + (flow[i] as number) }
+  const along = new Float64Array(ordered.length)
   const far_Pa = (lost: number) => (squares ? Math.sqrt(Math.max(0, (meterGauge_Pa + atmosphere_Pa) ** 2 - lost)) - atmosphere_Pa : meterGauge_Pa - lost)
-  return ordered.map((pipe) => {
-    const flow_m3_s = flows.get(pipe.id) ?? 0
-    const [near, far] = [along.get(pipe.from) ?? 0, along.get(pipe.id) ?? 0]
+  return ordered.map((pipe, i) => {
+    const up = parent[i] as number
+    const flow_m3_s = flow[i] as number
+    const near = up < 0 ? 0 : (along[up] as number)
+    const far = near + pipeLoss(pipe, pipe.size, flow_m3_s, conditions)
+    along[i] = far
     const farGauge_Pa = far_Pa(far)
     return {
-      id: pipe.id, flow_m3_s, farGauge_Pa,
-      effective_m: pipeLength_m(pipe, pipe.size, conditions.method),
+      id: pipe.id, flow_m3_s, farGauge_Pa, effective_m: pipeLength_m(pipe, pipe.size, method),
       velocity_m_s: carriedFlow_m3_s(flow_m3_s, squares ? { atmosphere_Pa, meterGauge_Pa: farGauge_Pa } : conditions) / ((Math.PI / 4) * pipe.size.bore_m ** 2),
-      drop_Pa: squares ? far_Pa(near) - farGauge_Pa : far - near,
-      dropTo_Pa: squares ? meterGauge_Pa - farGauge_Pa : far,
+      drop_Pa: squares ? far_Pa(near) - farGauge_Pa : far - near, dropTo_Pa: squares ? meterGauge_Pa - farGauge_Pa : far,
     }
   })
 }

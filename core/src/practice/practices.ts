@@ -61,6 +61,9 @@ export interface Practice {
     readonly material: MaterialName
     readonly tableCheck: boolean
     readonly altitudeDerates: boolean
+    /** Greatest speed of the gas in a pipe. */
+    readonly velocityMost_m_s: number
+    readonly velocitySource: Source
     /** Whether a sediment trap stands before each appliance. */
     readonly trapWanted: boolean
     readonly trapSource: Source
@@ -167,7 +170,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       method: 'en12828', sizes_m3: metricSizes_m3, margin_Pa: 30000, reliefUsualGauge_Pa: 3e5, reliefSteps_Pa: [2.5e5, 3e5, 3.5e5, 4e5, 6e5], fillTolerance_Pa: 1e4,
     },
     gas: {
-      method: 'darcy', allowance_Pa: 100, allowanceSource: sources.bs6891, material: 'copper-en1057', tableCheck: true, altitudeDerates: false, trapWanted: false, trapSource: sources.trade, bondSource: { basis: 'from-memory', says: 'BS 7671, main protective bonding within 600 mm of the meter, as remembered: check the current edition' },
+      method: 'darcy', allowance_Pa: 100, allowanceSource: sources.bs6891, material: 'copper-en1057', tableCheck: true, altitudeDerates: false, velocityMost_m_s: 20, velocitySource: sources.gasVelocity, trapWanted: false, trapSource: sources.trade, bondSource: { basis: 'from-memory', says: 'BS 7671, main protective bonding within 600 mm of the meter, as remembered: check the current edition' },
       assumedWorking_Pa: { 'natural-gas': 1900, propane: 3700 }, assumedWorkingSource: { basis: 'common-practice', says: 'Common practice: 19 mbar is the least at a natural gas meter under load' },
       staticToWorkingLimit_Pa: 500,
     },
@@ -202,7 +205,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       reliefMargin_Pa: 5 * psi_Pa, factoryFillGauge_Pa: 12 * psi_Pa, fillTolerance_Pa: psi_Pa,
     },
     gas: {
-      method: 'nfpa54-low', allowance_Pa: 0.5 * inchWater_Pa, allowanceSource: { basis: 'common-practice', says: 'Common practice: 0.5 in wc for low pressure' }, material: 'steel-schedule-40', tableCheck: false, altitudeDerates: true, trapWanted: true, trapSource: { basis: 'from-memory', says: 'NFPA 54 / IFGC 408.4, sediment trap as close to the appliance inlet as can be, as remembered: check the current edition' }, bondSource: { basis: 'from-memory', says: 'NFPA 54 7.12, electrical bonding, as remembered: check the current edition' },
+      method: 'nfpa54-low', allowance_Pa: 0.5 * inchWater_Pa, allowanceSource: { basis: 'common-practice', says: 'Common practice: 0.5 in wc for low pressure' }, material: 'steel-schedule-40', tableCheck: false, altitudeDerates: true, velocityMost_m_s: 20, velocitySource: sources.gasVelocity, trapWanted: true, trapSource: { basis: 'from-memory', says: 'NFPA 54 / IFGC 408.4, sediment trap as close to the appliance inlet as can be, as remembered: check the current edition' }, bondSource: { basis: 'from-memory', says: 'NFPA 54 7.12, electrical bonding, as remembered: check the current edition' },
       assumedWorking_Pa: { 'natural-gas': 6 * inchWater_Pa, propane: 11 * inchWater_Pa }, assumedWorkingSource: sources.assumedSetting, staticToWorkingLimit_Pa: 2 * inchWater_Pa,
     },
     tightness: {
@@ -232,7 +235,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       method: 'en12828', sizes_m3: metricSizes_m3, margin_Pa: 30000, reliefUsualGauge_Pa: 3e5, reliefSteps_Pa: [2.5e5, 3e5, 3.5e5, 4e5, 5e5], fillTolerance_Pa: 1e4,
     },
     gas: {
-      method: 'darcy', allowance_Pa: 75, allowanceSource: sources.auSetting, material: 'copper-en1057', tableCheck: false, altitudeDerates: false, trapWanted: false, trapSource: sources.auSetting, bondSource: sources.auSetting,
+      method: 'darcy', allowance_Pa: 75, allowanceSource: sources.auSetting, material: 'copper-en1057', tableCheck: false, altitudeDerates: false, velocityMost_m_s: 20, velocitySource: sources.gasVelocity, trapWanted: false, trapSource: sources.auSetting, bondSource: sources.auSetting,
       assumedWorking_Pa: { 'natural-gas': 1130, propane: 2750 }, assumedWorkingSource: sources.auSetting, staticToWorkingLimit_Pa: 500,
     },
     tightness: {

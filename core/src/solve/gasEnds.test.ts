@@ -124,3 +124,15 @@ test('from lock-up to the meter’s outlet: 150 Pa, of which the meter 60 and th
   expect(lockUpShares(applyEdits(house(), [{ path: ['gas', 'meterDrop_Pa'], value: read(60) }]))).toEqual({ regulator_Pa: 90, meter_Pa: 60 })
   expect(lockUpShares(applyEdits(house(), [{ path: ['gas', 'meterDrop_Pa'], value: read(200) }]))).toBeUndefined()
 })
+
+describe('speed of the gas', () => {
+  /** Two hundred kilowatts of propane for a great allowance: the drop alone would let a narrow pipe pass. */
+  const fast = (size: string | null) => applyEdits(twoPounds(), [{ path: ['appliances', 0, 'input_W'], value: read(200000) }, { path: ['gas', 'segments', 0, 'size'], value: size }, { path: ['survey', 'gasWorkingGauge_Pa'], value: read(5 * psi_Pa) }])
+  test('a pipe chosen by hand that runs too fast is to fix, and letting Hestian choose mends it', () => {
+    const sheet = solve(fast('1/2')).gas
+    const finding = sheet.applies ? sheet.findings.find((one) => one.id === 'gas-too-fast') : undefined
+    expect(finding?.figures?.speed_m_s).toBeGreaterThan(20)
+    expect(found(applyEdits(fast('1/2'), finding?.remedy?.edits ?? []))).not.toContain('gas-too-fast')
+  })
+  test('sizes left to Hestian keep the limit', () => { for (const pipe of answer(fast(null)).pipes) expect(pipe.velocity_m_s).toBeLessThanOrEqual(20 * 1.001) })
+})

@@ -17,6 +17,10 @@ export function gasFindings(document: JobDocument, practice: Practice, answer: G
     ...answer.pipes.flatMap((pipe) => regulatorFindings(practice, pipe)),
     ...tableFindings(answer, document),
     ...orderFindings(answer),
+    ...answer.pipes.filter((pipe) => !atMost(pipe.velocity_m_s, practice.gas.velocityMost_m_s * 1.001)).map((pipe): Finding => ({
+      id: 'gas-too-fast', severity: 'fix', place: pipe.place, names: [pipe.segment.name, pipe.pipe.size.name], figures: { speed_m_s: pipe.velocity_m_s, most_m_s: practice.gas.velocityMost_m_s }, source: practice.gas.velocitySource,
+      ...(pipe.chosen ? {} : { remedy: { label: 'let Hestian choose its size', edits: [{ path: ['gas', 'segments', document.gas.segments.indexOf(pipe.segment), 'size'], value: null }] } }),
+    })),
     ...burners.filter((burner) => !reached.has(burner.id)).map((burner): Finding => ({ id: 'gas-appliance-unfed', severity: 'stop', place: 'gas.segments', names: [burner.name], source: sources.continuity })),
     ...meterFindings(document, practice, answer),
     ...lengthFindings(answer),

@@ -5,7 +5,7 @@ import { treeCost } from '../gas/chooseSizes'
 import type { FuelGas } from '../gas/fuel'
 import { fuelGases, grossInput_W } from '../gas/fuel'
 import type { GasConditions, SizedPipe } from '../gas/network'
-import { inSquares, tableLeastBores_m, tableLength_m, tableVerdict } from '../gas/network'
+import { branchFlows, carriedFlow_m3_s, inSquares, tableLeastBores_m, tableLength_m, tableVerdict } from '../gas/network'
 import type { MaterialName, PipeSize } from '../gas/pipes'
 import { materials, pipeVolume_m3, sizeNamed } from '../gas/pipes'
 import { priceList } from '../gas/prices'
@@ -120,7 +120,13 @@ function solveGas(document: JobDocument, practice: Practice, gas: FuelGas): GasA
   const allowed = new Map(ordered.map((segment) => [segment.id, dropAllowed_Pa(segment, applianceOf(segment), practice, inlet.get(segment.id) ?? supply.meterGauge_Pa)]))
   const byTable = practice.gas.tableCheck && survey.fuel === 'natural-gas' && !isElevated(supply.meterGauge_Pa)
   const least = byTable ? tableLeastBores_m(plain, gas) : new Map<string, number>()
-  const toSize = plain.map((pipe) => { const most = allowed.get(pipe.id); return { ...pipe, leastBore_m: least.get(pipe.id) ?? 0, ...(most === undefined ? {} : { dropAllowed_Pa: most }) } })
+  const flows = branchFlows(plain, gas, supply.shareRatio)
+  /** Slow enough even at the least pressure its stage may come to: there the gas is widest. */
+  const calm_m = (pipe: PipeToSize) => {
+    const begins_Pa = inlet.get(pipe.id) ?? supply.meterGauge_Pa
+    return Math.sqrt(carriedFlow_m3_s(flows.get(pipe.id) ?? 0, { atmosphere_Pa: supply.atmosphere_Pa, meterGauge_Pa: begins_Pa - stageAllowance_Pa(practice, begins_Pa) }) / ((Math.PI / 4) * practice.gas.velocityMost_m_s))
+  }
+  const toSize = plain.map((pipe) => { const most = allowed.get(pipe.id); return { ...pipe, leastBore_m: Math.max(least.get(pipe.id) ?? 0, calm_m(pipe)), ...(most === undefined ? {} : { dropAllowed_Pa: most }) } })
   const price = priceList(prices)
   const sizes = chooseStages(toSize, supply, price) ?? largestWhereFree(toSize)
   const sized = plain.flatMap((pipe): (SizedPipe & Regulated)[] => { const size = pipe.fixed ?? sizes.get(pipe.id); return size ? [{ ...pipe, size }] : [] })
