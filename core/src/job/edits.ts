@@ -82,3 +82,10 @@ export function upgradeDocument(raw: unknown): unknown {
   while (isBranch(current) && typeof current.version === 'number' && upgrades[current.version]) current = upgrades[current.version]?.(current)
   return current
 }
+
+/** An exported job of any earlier version with every document in it brought forward; anything else comes back as it is, for the schema to refuse. */
+export function upgradeFile(raw: unknown): unknown {
+  if (!isBranch(raw) || Array.isArray(raw)) return raw
+  const revisions = Array.isArray(raw.revisions) ? raw.revisions.map((one: unknown) => (isBranch(one) ? { ...one, document: upgradeDocument(one.document) } : one)) : raw.revisions
+  return { ...raw, document: upgradeDocument(raw.document), ...(raw.revisions === undefined ? {} : { revisions }) }
+}

@@ -47,7 +47,7 @@ export const GasSegment = z.object({
 export type GasSegment = z.infer<typeof GasSegment>
 
 export const GasSupply = z.object({
-  segments: z.array(GasSegment).max(600),
+  segments: z.array(GasSegment).max(600, 'at most 600 pipes'),
   meterMaxTestGauge_Pa: known('gas-pressure'),
   /** What the meter itself loses at full load. */
   meterDrop_Pa: known('gas-pressure'),

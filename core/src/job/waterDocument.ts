@@ -60,7 +60,7 @@ export const MakeUp = z.object({
 })
 
 export const Water = z.object({
-  segments: z.array(WaterSegment).max(600),
+  segments: z.array(WaterSegment).max(600, 'at most 600 pipes'),
   /** What pipes are sized for; null takes what the practice or the school says. */
   designBy: z.enum(['units', 'scenario', 'all-open']).nullable(),
   heaterDrop_Pa: known('water-pressure'),

@@ -8,6 +8,7 @@ import { inletWords } from '../safety/inletGroup'
 import { inWords } from '../survey/questions'
 import { showIn } from '../units/format'
 import { nextSize_m3 } from '../vessel/catalogue'
+import { leastStore_m3 } from '../vessel/potable'
 import type { SafetyAnswer } from './safetySheet'
 
 const at = (key: string) => `hotWater.safety.${key}`
@@ -52,7 +53,7 @@ function vesselFindings(safety: HotWaterSafety, practice: Practice, a: SafetyAns
     const lower = Math.min(practice.safety.reducingGauge_Pa, Math.floor((0.7 * a.maxGauge_Pa) / 5e4) * 5e4)
     return [{ id: 'supply-leaves-no-room', severity: 'stop', place: at('reducingGauge_Pa'), source: sources.potableVessel, figures: { supplyGauge_Pa: a.reducedGauge_Pa, maxGauge_Pa: a.maxGauge_Pa }, ...(lower > 0 ? { remedy: { label: `set a reducing valve to ${show(lower, 'water-pressure')}`, edits: [{ path: path('reducingGauge_Pa'), value: read(lower) }] } } : {}) }]
   }
-  if (!a.vesselWanted) return a.store_m3 < 0.015 && a.closed.system !== 'open' ? [{ id: 'next-to-no-water', severity: 'note', place: at('vesselSize_m3'), source: sources.potableVessel, names: [a.heater.name], figures: { store_m3: a.store_m3, expansion_m3: a.expansion_m3 } }] : []
+  if (!a.vesselWanted) return a.store_m3 < leastStore_m3 && a.closed.system !== 'open' ? [{ id: 'next-to-no-water', severity: 'note', place: at('vesselSize_m3'), source: sources.potableVessel, names: [a.heater.name], figures: { store_m3: a.store_m3, expansion_m3: a.expansion_m3 } }] : []
   const needed_m3 = a.needed_m3 ?? 0
   const next = nextSize_m3(needed_m3, practice.vessel.sizes_m3)
   return [

@@ -10,7 +10,7 @@ import { fitted } from '../survey/asked'
 import { nextSize_m3 } from '../vessel/catalogue'
 import type { Forecast } from '../vessel/forecast'
 import { forecastHotPressure } from '../vessel/forecast'
-import { potableVessel } from '../vessel/potable'
+import { leastStore_m3, potableVessel } from '../vessel/potable'
 import { storeSetting_K } from './heatSheet'
 import type { HeatAnswer } from './heatSheet'
 import { safetyFindings } from './safetyFindings'
@@ -22,8 +22,6 @@ import { siteAtmosphere_Pa } from './siteAtmosphere'
 
 /** Share of the expansion relief's setting that the pressure may reach. Source: sources.potableVessel, common practice. */
 export const underRelief = 0.9
-/** A heater that holds less needs no vessel: pipes and hoses give as much. Common practice, no source. */
-export const leastStore_m3 = 0.015
 
 export interface SafetyAnswer {
   readonly heater: Appliance

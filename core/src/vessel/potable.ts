@@ -1,5 +1,8 @@
 import { expansionFraction } from '../water/water'
 
+/** A heater that holds less needs no vessel: pipes and hoses give as much. Common practice, no source. */
+export const leastStore_m3 = 0.015
+
 /** Potable vessel and the growth it takes, m³. Gauge pressures; undefined size when the greatest is not above the charge. Rigid shell. Source: DIN 4807-5 method. */
 export function potableVessel({ store_m3, coldTemp_K, hotTemp_K, chargeGauge_Pa, maxGauge_Pa, atmosphere_Pa }: {
   readonly store_m3: number; readonly coldTemp_K: number; readonly hotTemp_K: number; readonly chargeGauge_Pa: number; readonly maxGauge_Pa: number; readonly atmosphere_Pa: number

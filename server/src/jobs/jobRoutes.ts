@@ -1,6 +1,6 @@
 import {
   Act, ArchiveJob, blankDocument, BoardPage as BoardPageSchema, BoardQuery as BoardQuerySchema, DuplicateJob, JobFile, JobParams, JobState, NewJob, NewRecord, NewRevision, OffParams, ProveSheet, putBack, Refused, RevisionParams, SaveDraft, Saved, SignHandover, SignStep, StepParams, ConfirmGuard,
-  confirmGuard, fingerprint, templateOf, lacking, signStep, ticketsToProve, ticketsToSign, ticketWords,
+  confirmGuard, fingerprint, templateOf, lacking, signStep, ticketsToProve, ticketsToSign, ticketWords, upgradeFile,
 } from '@hestian/core'
 import type { BoardPage, BoardQuery, RecordKind } from '@hestian/core'
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
@@ -137,7 +137,7 @@ export const jobRoutes: FastifyPluginAsyncZod<{ jobs: JobStore; board: (query: B
   })
 
   app.post('/import', { bodyLimit: 64 * 1024 * 1024, schema: { body: z.unknown(), response: { 201: z.object({ id: z.string() }), ...refused } } }, async (request, reply) => {
-    const file = JobFile.safeParse(request.body)
+    const file = JobFile.safeParse(upgradeFile(request.body))
     if (!file.success) {
       const where = file.error.issues.slice(0, 2).map((issue) => `${issue.path.join('.') || 'the file'}: ${issue.message}`).join('; ')
       throw new Refusal('not-a-job-file', `This is not a job exported from Hestian (${where}). Nothing was changed.`)
