@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test'
+import { expect, test, type Page } from '@playwright/test'
 import { choose, enter, goTo, newJob, saved } from './site'
 
-const rowOf = (page: import('@playwright/test').Page, name: string | RegExp) => page.getByRole('treegrid', { name: 'Pipes' }).getByRole('row', { name })
+const rowOf = (page: Page, name: string | RegExp) => page.getByRole('treegrid', { name: 'Pipes' }).getByRole('row', { name })
 
 test('gas pipes are drawn with the keyboard alone: next, branch, name, length, and a way out by Tab', async ({ page }) => {
   await newJob(page, 'Keyboard Pipes')
