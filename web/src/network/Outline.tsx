@@ -122,6 +122,7 @@ interface LineProps {
 // Only rows whose figures changed are drawn again: they are handed over as texts and nothing here looks at the whole job.
 const Line = memo(function Line({ branch, depth, reached, figures, noted, length, lengthTyped, frozen, columns, selected, stop, onSelect, ops, editing, setEditing, done }: LineProps) {
   const { id, name, length_m } = branch
+  const [says, setSays] = useState<string>()
   return (
     <>
       <Row role="row" aria-level={depth + 1} aria-selected={selected} tabIndex={stop ? 0 : -1} data-pipe={id} data-selected={selected || undefined} data-place={figures?.place} id={figures ? rowId(figures.place) : undefined} onClick={() => onSelect(selected ? undefined : id)}>
@@ -129,10 +130,11 @@ const Line = memo(function Line({ branch, depth, reached, figures, noted, length
           {editing?.what === 'name' ? <NameInput name={editing.text ?? name} fresh={editing.text !== undefined} onUse={(text) => { if (text.trim() !== '' && text.trim() !== name) ops.rename(id, text.trim()); done(id, length_m === null ? 'length' : undefined) }} onLeave={() => done(id)} /> : <>{name}{figures?.tag && <em>{figures.tag}</em>}{!reached && <em>leads nowhere</em>}</>}
         </span>
         <span role="gridcell" onDoubleClick={() => !frozen && setEditing({ id, what: 'length' })}>
-          {editing?.what === 'length' ? <LengthInput id={id} text={editing.text ?? lengthTyped} fresh={editing.text !== undefined} ops={ops} done={done} /> : <b data-pencil={length_m === null || length_m.basis === 'assumed' || undefined}>{length}</b>}
+          {editing?.what === 'length' ? <LengthInput id={id} text={editing.text ?? lengthTyped} fresh={editing.text !== undefined} ops={ops} done={done} says={says} onSays={setSays} /> : <b data-pencil={length_m === null || length_m.basis === 'assumed' || undefined}>{length}</b>}
         </span>
         {Array.from({ length: columns }, (_, i) => <span role="gridcell" key={i} data-chosen={(i === 0 && figures?.chosen) || undefined}>{figures?.cells[i] ?? ''}</span>)}
       </Row>
+      {says && editing?.what === 'length' && <div role="row"><Says role="gridcell"><span role="alert">{says}</span></Says></div>}
       {noted && figures && <Notes place={figures.place} />}
     </>
   )
@@ -149,25 +151,21 @@ function NameInput({ name, fresh, onUse, onLeave }: { readonly name: string; rea
   return <input aria-label="Name of the pipe" autoFocus value={text} maxLength={120} onFocus={(event) => { if (!fresh) event.currentTarget.select() }} onChange={(event) => setText(event.target.value)} onClick={(event) => event.stopPropagation()} onBlur={() => onUse(text)} onKeyDown={(event) => { event.stopPropagation(); if (event.key === 'Enter' || event.key === 'Tab') { event.preventDefault(); onUse(text) } else if (event.key === 'Escape') onLeave() }} />
 }
 
-/** A length as one types it; what cannot be understood gets its sentence and stays. */
-function LengthInput({ id, text: first, fresh, ops, done }: { readonly id: string; readonly text: string; readonly fresh: boolean; readonly ops: PipeOps; readonly done: (id: string) => void }) {
+interface LengthInputProps { readonly id: string; readonly text: string; readonly fresh: boolean; readonly ops: PipeOps; readonly done: (id: string) => void; readonly says: string | undefined; readonly onSays: (says: string | undefined) => void }
+
+/** A length as one types it; what cannot be understood gets its sentence under the row and stays. */
+function LengthInput({ id, text: first, fresh, ops, done, says, onSays }: LengthInputProps) {
   const { solution } = useJob()
   const [text, setText] = useState(first)
-  const [says, setSays] = useState<string>()
   const use = () => {
-    if (text.trim() === '' || text === first && !fresh) return done(id)
+    if (text.trim() === '' || (text === first && !fresh)) return done(id)
     const parsed = parseQuantity(text, 'length', solution.practice.units.length)
-    if (parsed.outcome !== 'understood') return setSays(parsed.says)
-    if (!(parsed.si > 0)) return setSays('A pipe has some length: more than nothing.')
+    if (parsed.outcome !== 'understood') return onSays(parsed.says)
+    if (!(parsed.si > 0)) return onSays('A pipe has some length: more than nothing.')
     ops.setLength(id, { value: parsed.si, basis: 'measured', from: 'Tape' })
     done(id)
   }
-  return (
-    <>
-      <input aria-label="Length of the pipe" aria-invalid={says !== undefined} autoFocus value={text} onFocus={(event) => { if (!fresh) event.currentTarget.select() }} onChange={(event) => { setText(event.target.value); setSays(undefined) }} onClick={(event) => event.stopPropagation()} onBlur={() => { if (says === undefined) use() }} onKeyDown={(event) => { event.stopPropagation(); if (event.key === 'Enter' || event.key === 'Tab') { event.preventDefault(); use() } else if (event.key === 'Escape') done(id) }} />
-      {says && <Says role="alert">{says}</Says>}
-    </>
-  )
+  return <input aria-label="Length of the pipe" aria-invalid={says !== undefined} autoFocus value={text} onFocus={(event) => { onSays(undefined); if (!fresh) event.currentTarget.select() }} onChange={(event) => { setText(event.target.value); onSays(undefined) }} onClick={(event) => event.stopPropagation()} onBlur={() => { if (says === undefined) use() }} onKeyDown={(event) => { event.stopPropagation(); if (event.key === 'Enter' || event.key === 'Tab') { event.preventDefault(); use() } else if (event.key === 'Escape') done(id) }} />
 }
 
 const Scroll = styled.div` background: var(--sheet); margin: 0 -14px 0 -24px; padding: 6px 14px 8px 24px; border-top: 1.2px solid var(--rule); > small { font-size: 14px; color: var(--ink-3); display: block; padding: 4px 0; } @media (max-width: 720px) { margin: 0 -14px 0 -12px; padding: 6px 14px 8px 12px; } `
@@ -184,6 +182,6 @@ const Row = styled.div`
   input { width: 100%; min-width: 0; box-sizing: border-box; min-height: 28px; font: 450 15.5px/20px var(--text); background: var(--paper); border: 0; border-bottom: 2px solid var(--ink); padding: 2px 4px; } [role='gridcell'] input { text-align: right; }
   @media (pointer: coarse) { min-height: 48px; }
 `
-const Says = styled.div` position: absolute; right: 0; top: 100%; z-index: 5; width: 240px; text-align: left; background: var(--stop-wash); color: var(--ink); border: 1.2px solid var(--stop); padding: 6px 8px; font-size: 14px; line-height: 18px; `
+const Says = styled.div` background: var(--stop-wash); color: var(--ink); border-bottom: 1.5px solid var(--stop); padding: 6px 8px; font-size: 15px; line-height: 19px; text-align: right; `
 const Empty = styled.p` display: flex; gap: 16px; align-items: center; padding: 14px 0; color: var(--ink-2); `
 const Keys = styled.div` display: flex; gap: 12px; flex-wrap: wrap; align-items: center; padding: 10px 0 4px; span { font-size: 14px; line-height: 20px; color: var(--ink-3); flex: 1 1 260px; } kbd { font: 650 14px/18px var(--text); border: 1px solid var(--rule); border-radius: 2px; padding: 0 5px; background: var(--paper); color: var(--ink-2); } @media (pointer: coarse) { span { display: none; } } `

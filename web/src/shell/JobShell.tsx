@@ -125,7 +125,7 @@ const Title = styled.header`
   @media (max-width: 1000px) { > span { display: none; } }
   @media (max-width: 720px) { h1 { padding: 0 8px 0 12px; flex: 1; } > i { display: none; } [aria-label='Theme'] { padding: 0 6px; gap: 8px; } }
 `
-const Tabs = styled.nav` grid-area: tabs; display: flex; border-bottom: 1.2px solid var(--rule); padding-left: 8px; overflow-x: auto; overflow-y: hidden; scrollbar-width: none; `
+const Tabs = styled.nav` grid-area: tabs; display: flex; position: relative; border-bottom: 1.2px solid var(--rule); padding-left: 8px; overflow-x: auto; overflow-y: hidden; scrollbar-width: none; `
 const Tab = styled(Link)`
   display: flex; align-items: center; gap: 8px; padding: 0 16px; text-decoration: none; font: 450 16px/20px var(--head); font-stretch: 92%; color: var(--ink-2); border: 0.8px solid transparent; border-top: 4px solid transparent; white-space: nowrap; margin-bottom: -1.2px;
   small { font: 650 14px/18px var(--head); color: var(--ink-3); }
