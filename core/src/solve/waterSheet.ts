@@ -111,7 +111,7 @@ export function waterSheet(document: JobDocument, practice: Practice, heatingCon
   const { water, hotWater, survey } = document
   if (water.segments.length === 0) return { applies: false, because: 'No water pipe is drawn on this job. Where pipes are new, draw them from the main.' }
   const missing = missingForWater(document)
-  const restsOn = fingerprint({ water, prices: document.prices, outlets: hotWater?.outlets, scenario: hotWater?.scenario, wanted: hotWater?.wantedGauge_Pa, store: hotWater?.storeTemp_K, reducing: hotWater?.safety.reducingGauge_Pa, survey: [survey.coldMainStaticGauge_Pa, survey.mainPoints, survey.incomingTemp_K, survey.incomingColdestTemp_K, survey.looked.mainReducingValve], schools: [document.schools.simultaneousUse, document.schools.hotWaterTemperature], practice: practice.name })
+  const restsOn = fingerprint({ water, prices: document.prices, outlets: hotWater?.outlets, scenario: hotWater?.scenario, wanted: hotWater?.wantedGauge_Pa, store: hotWater?.storeTemp_K, reducing: hotWater?.safety.reducingGauge_Pa, survey: [survey.coldMainStaticGauge_Pa, survey.mainPoints, survey.incomingTemp_K, survey.incomingColdestTemp_K, survey.looked.mainReducingValve], schools: [document.schools.simultaneousUse, document.schools.hotWaterTemperature], least: heaterLeast_m3_s(document), content: heatingContent_m3, practice: practice.name })
   const answer = missing.length > 0 ? undefined : solveWater(document, practice, heatingContent_m3)
   return { applies: true, answer, missing, findings: answer ? waterFindings(document, practice, answer) : [], workings: () => (answer ? waterWorkings(answer) : [] as readonly Working[]), restsOn }
 }
