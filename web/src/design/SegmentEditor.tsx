@@ -1,5 +1,5 @@
 import type { GasEnd, GasSegment, LineRegulator, MaterialName } from '@hestian/core'
-import { beyondOf, burnsGas, materials, materialsFor } from '@hestian/core'
+import { beyondOf, burnsGas, materials, materialsFor, usualRegulatorDrop_Pa } from '@hestian/core'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
@@ -14,7 +14,7 @@ const yesNo = [{ id: none, text: 'not settled' }, { id: 'yes', text: 'Yes' }, { 
 
 /** One gas pipe: where it leaves from, how long, its fittings, material and size, what it ends at and what stands there. */
 export function SegmentEditor({ id, onGone }: { readonly id: string; readonly onGone: () => void }) {
-  const { draft, edit, solution } = useJob()
+  const { draft, edit, solution, show } = useJob()
   const { segments } = draft.document.gas
   const index = segments.findIndex((segment) => segment.id === id)
   const segment = segments[index]
@@ -53,7 +53,7 @@ export function SegmentEditor({ id, onGone }: { readonly id: string; readonly on
       <Ledger>
         <QuantityRow label="Length of pipe" place={`${place}.length`} measure="length" value={segment.length_m} how="Tape" why="Fittings are added to it by the method." onUse={(entry) => edit([{ path: at('length_m'), value: knownOf(entry) }])} onClear={() => edit([{ path: at('length_m'), value: null }])} />
         {segment.regulator && <QuantityRow label="The regulator is set to" place={`${place}.regulator`} measure="gas-pressure" value={segment.regulator.outGauge_Pa} how="Marked on it" why="What comes after it is a stage of its own, at this pressure." onUse={(entry) => regulator({ outGauge_Pa: knownOf(entry) })} onClear={() => regulator({ outGauge_Pa: null })} />}
-        {segment.regulator && <QuantityRow label="It loses itself, at this flow" place={`${place}.regulatorDrop`} measure="gas-pressure" value={segment.regulator.drop_Pa} how="Maker’s sheet" empty="5 mbar taken" onUse={(entry) => regulator({ drop_Pa: knownOf(entry) })} onClear={() => regulator({ drop_Pa: null })} />}
+        {segment.regulator && <QuantityRow label="It loses itself, at this flow" place={`${place}.regulatorDrop`} measure="gas-pressure" value={segment.regulator.drop_Pa} how="Maker’s sheet" empty={`${show(usualRegulatorDrop_Pa, 'gas-pressure')} taken`} onUse={(entry) => regulator({ drop_Pa: knownOf(entry) })} onClear={() => regulator({ drop_Pa: null })} />}
         {segment.end.connector === 'flexible' && segment.applianceId !== null && <QuantityRow label="The connector loses" place={`${place}.connector`} measure="gas-pressure" value={segment.end.connectorDrop_Pa} how="Maker’s sheet" empty="nothing taken" onUse={(entry) => end({ connectorDrop_Pa: knownOf(entry) })} onClear={() => end({ connectorDrop_Pa: null })} />}
         {segment.applianceId === null && <QuantityRow label="Kept for later, at its end" place={`${place}.reserve`} measure="power" value={segment.reserve_W} how="Agreed" empty="nothing" why="Heat of an appliance that may come: the pipe is sized for it now." onUse={(entry) => edit([{ path: at('reserve_W'), value: knownOf(entry) }])} onClear={() => edit([{ path: at('reserve_W'), value: null }])} />}
       </Ledger>

@@ -10,17 +10,20 @@ interface InlineTextProps {
   /** Shows the label above; otherwise it is only said. */
   readonly labelled?: boolean
   readonly required?: boolean
+  /** Fewer characters than this say nothing. */
+  readonly least?: number
   /** Wraps instead of running off its end. */
   readonly lines?: boolean
 }
 
 /** A line of text, taken when one leaves it or presses Enter. */
-export function InlineText({ label, value, onCommit, maxLength, labelled, required, lines }: InlineTextProps) {
+export function InlineText({ label, value, onCommit, maxLength, labelled, required, least = 1, lines }: InlineTextProps) {
   const [text, setText] = useState(value)
   const [says, setSays] = useState<string>()
   useEffect(() => setText(value), [value])
   const commit = () => {
     if (required && text.trim() === '') return setSays('This needs a name; the last one is kept.')
+    if (required && text.trim().length < least) return setSays(`At least ${least} characters; the last one is kept until it is longer.`)
     if (text.length > maxLength) return setSays(`At most ${maxLength} characters; this has ${text.length}. The last one is kept until it is shorter.`)
     setSays(undefined)
     if (text !== value) onCommit(text)

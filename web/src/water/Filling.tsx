@@ -1,5 +1,5 @@
 import type { WaterAnswer } from '@hestian/core'
-import { durationWords, makeUpDevices } from '@hestian/core'
+import { durationWords, makeUpDevices, usualBypass_m3_s, usualFeed_m3_s } from '@hestian/core'
 import { PipeGrid } from '../design/SegmentEditor'
 import { useJob } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
@@ -24,8 +24,8 @@ export function Filling({ answer }: { readonly answer: WaterAnswer | undefined }
         <Choice labelled label={`A ${solution.practice.words.reducingValve} before the boiler`} value={makeUp.reducing ?? 'open'} options={[{ id: 'open', text: 'not settled' }, { id: 'yes', text: 'Yes' }, { id: 'no', text: 'No' }] as const} onChoose={(next) => edit([{ path: at('reducing'), value: next === 'open' ? null : next }])} />
       </PipeGrid>
       <Ledger>
-        <QuantityRow label={`Through the ${solution.practice.words.fillDevice}`} place="water.feed" measure="water-flow" value={makeUp.feed_m3_s} how="Bucket" empty="4 L/min taken" onUse={(entry) => edit([{ path: at('feed_m3_s'), value: knownOf(entry) }])} onClear={() => edit([{ path: at('feed_m3_s'), value: null }])} />
-        <QuantityRow label="By its lever or by-pass" place="water.bypass" measure="water-flow" value={makeUp.bypass_m3_s} how="Bucket" empty="15 L/min taken" onUse={(entry) => edit([{ path: at('bypass_m3_s'), value: knownOf(entry) }])} onClear={() => edit([{ path: at('bypass_m3_s'), value: null }])} />
+        <QuantityRow label={`Through the ${solution.practice.words.fillDevice}`} place="water.feed" measure="water-flow" value={makeUp.feed_m3_s} how="Bucket" empty={`${show(usualFeed_m3_s, 'water-flow')} taken`} onUse={(entry) => edit([{ path: at('feed_m3_s'), value: knownOf(entry) }])} onClear={() => edit([{ path: at('feed_m3_s'), value: null }])} />
+        <QuantityRow label="By its lever or by-pass" place="water.bypass" measure="water-flow" value={makeUp.bypass_m3_s} how="Bucket" empty={`${show(usualBypass_m3_s, 'water-flow')} taken`} onUse={(entry) => edit([{ path: at('bypass_m3_s'), value: knownOf(entry) }])} onClear={() => edit([{ path: at('bypass_m3_s'), value: null }])} />
       </Ledger>
       {fill && <Prose>Filling takes <b><Worked of="feed_s">{durationWords(fill.feed_s)}</Worked></b> through the {solution.practice.words.fillDevice}, <b>{durationWords(fill.bypass_s)}</b> by the lever or by-pass, with an outlet open all the while.{fill.assumed ? ' Flows that nobody has timed are taken, not known.' : ''}</Prose>}
     </section>

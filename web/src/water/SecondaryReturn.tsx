@@ -1,5 +1,5 @@
 import type { Loop, LoopReturn, MaterialName, WaterAnswer } from '@hestian/core'
-import { blankLoop, materials, materialsFor } from '@hestian/core'
+import { blankLoop, materials, materialsFor, usualAirTemp_K, usualLoopDrop_K } from '@hestian/core'
 import { newId } from '../api/client'
 import { useJob } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
@@ -46,8 +46,8 @@ export function SecondaryReturn({ answer }: { readonly answer: WaterAnswer }) {
           </Table>
           <Ledger>
             <QuantityRow label="Lagging, thickness" place="water.loop.lagging" measure="bore" value={written.lagging_m} how="Maker’s sheet" empty="not settled: bare" why="Foam of 0.035 W/(m K). Over the whole length, out and back." onUse={(entry) => set({ lagging_m: knownOf(entry) })} onClear={() => set({ lagging_m: null })} />
-            <QuantityRow label="Air around the pipes" place="water.loop.air" measure="temperature" value={written.airTemp_K} how="Thermometer" empty="20 °C taken" onUse={(entry) => set({ airTemp_K: knownOf(entry) })} onClear={() => set({ airTemp_K: null })} />
-            <QuantityRow label="It may come back cooler by" place="water.loop.drop" measure="temperature-difference" value={written.drop_K} how="Setting" empty="5 K taken" onUse={(entry) => set({ drop_K: knownOf(entry) })} onClear={() => set({ drop_K: null })} />
+            <QuantityRow label="Air around the pipes" place="water.loop.air" measure="temperature" value={written.airTemp_K} how="Thermometer" empty={`${show(usualAirTemp_K, 'temperature')} taken`} onUse={(entry) => set({ airTemp_K: knownOf(entry) })} onClear={() => set({ airTemp_K: null })} />
+            <QuantityRow label="It may come back cooler by" place="water.loop.drop" measure="temperature-difference" value={written.drop_K} how="Setting" empty={`${show(usualLoopDrop_K, 'temperature-difference')} taken`} onUse={(entry) => set({ drop_K: knownOf(entry) })} onClear={() => set({ drop_K: null })} />
           </Ledger>
         </>
       )}
