@@ -12,27 +12,44 @@ const bin = (path) => join(root, 'node_modules', path)
 const counts = { passed: 0, failed: 0 }
 const run = (name, args, env = {}) => {
   say(`${name} …`)
-  return spawnSync(process.execPath, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } }).status === 0
+  return (
+    spawnSync(process.execPath, args, {
+      cwd: root,
+      stdio: 'inherit',
+      env: { ...process.env, ...env },
+    }).status === 0
+  )
 }
 /** A runner without counts of its own is one check. They run beside each other; each prints when it ends. */
-const check = (name, args) => new Promise((done) => {
-  say(`${name} …`)
-  const child = spawn(process.execPath, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] })
-  const printed = []
-  for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => printed.push(data))
-  child.on('close', (code) => {
-    counts[code === 0 ? 'passed' : 'failed']++
-    if (printed.length > 0) console.log(Buffer.concat(printed).toString())
-    done()
+const check = (name, args) =>
+  new Promise((done) => {
+    say(`${name} …`)
+    const child = spawn(process.execPath, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] })
+    const printed = []
+    for (const stream of [child.stdout, child.stderr])
+      stream.on('data', (data) => printed.push(data))
+    child.on('close', (code) => {
+      counts[code === 0 ? 'passed' : 'failed']++
+      if (printed.length > 0) console.log(Buffer.concat(printed).toString())
+      done()
+    })
   })
-})
 const readJson = (path) => (existsSync(path) ? JSON.parse(readFileSync(path, 'utf8')) : undefined)
 
-await Promise.all([check('types', [bin('typescript/bin/tsc'), '-p', 'tsconfig.json', '--noEmit']), check('lint', [bin('eslint/bin/eslint.js'), '.'])])
+await Promise.all([
+  check('types', [bin('typescript/bin/tsc'), '-p', 'tsconfig.json', '--noEmit']),
+  check('lint', [bin('eslint/bin/eslint.js'), '.']),
+  check('formatting', [bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']),
+])
 
 const unitFile = join(results, 'unit.json')
 rmSync(unitFile, { force: true })
-const unitOk = run('unit and API tests', [bin('jest/bin/jest.js'), '--maxWorkers=2', '--json', `--outputFile=${unitFile}`])
+const unitOk = run('unit and API tests', [
+  bin('jest/bin/jest.js'),
+  '--maxWorkers=2',
+  '--json',
+  `--outputFile=${unitFile}`,
+])
 const unit = readJson(unitFile)
 counts.passed += unit?.numPassedTests ?? 0
 counts.failed += unit ? unit.numFailedTests + unit.numRuntimeErrorTestSuites : 1
@@ -42,12 +59,17 @@ const journeyFile = join(results, 'journeys.json')
 const data = join(results, 'journey-data')
 rmSync(journeyFile, { force: true })
 rmSync(data, { recursive: true, force: true })
-const journeysOk = run('journeys in the browser', [bin('@playwright/test/cli.js'), 'test', '--config', 'e2e/playwright.config.ts'], { E2E_DATA: data })
+const journeysOk = run(
+  'journeys in the browser',
+  [bin('@playwright/test/cli.js'), 'test', '--config', 'e2e/playwright.config.ts'],
+  { E2E_DATA: data },
+)
 const journeys = readJson(journeyFile)?.stats
 counts.passed += journeys ? journeys.expected + journeys.flaky : 0
 counts.failed += journeys ? journeys.unexpected : 1
 if (!journeysOk && journeys?.unexpected === 0) counts.failed++
 
-if (journeys?.flaky > 0) say(`${journeys.flaky} journeys passed only when tried again: see above which.`)
+if (journeys?.flaky > 0)
+  say(`${journeys.flaky} journeys passed only when tried again: see above which.`)
 console.log(`${counts.passed} passed, ${counts.failed} failed`)
 process.exit(counts.failed > 0 ? 1 : 0)
