@@ -1,11 +1,23 @@
-const swc = ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } }, target: 'es2022' }, module: { type: 'commonjs' } }]
+const swc = [
+  '@swc/jest',
+  {
+    jsc: {
+      parser: { syntax: 'typescript', tsx: true },
+      transform: { react: { runtime: 'automatic' } },
+      target: 'es2022',
+    },
+    module: { type: 'commonjs' },
+  },
+]
 
 export default {
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],
   transform: { '^.+\\.(t|j|mj)sx?$': swc },
   // Dependencies that are published as ES modules only.
-  transformIgnorePatterns: ['/node_modules/(?!(cookie|content-disposition|@fastify/static|mime|@hestian)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(cookie|content-disposition|@fastify/static|mime|@hestian)/)',
+  ],
   testEnvironment: 'node',
   setupFiles: ['<rootDir>/scripts/properties.ts'],
   // A machine that does other things meanwhile is slow, not wrong.

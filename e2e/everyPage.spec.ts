@@ -3,30 +3,93 @@ import { createRequire } from 'node:module'
 import { expect, test } from '@playwright/test'
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
-const everySheet = ['/', '/kit', ...['site', 'readings', 'plates', 'place', 'inspection', 'walk', 'heat', 'circuit', 'vessel', 'safety', 'relief', 'gas', 'water', 'tightness', 'steps', 'handover'].map((sheet) => `/jobs/juniper-ridge/${sheet}`)]
-const fullest = ['/jobs/kestrel-weir/heat', '/jobs/kestrel-weir/vessel', '/jobs/kestrel-weir/safety', '/jobs/kestrel-weir/gas', '/jobs/kestrel-weir/water', '/jobs/saltbush-ferry/water', '/jobs/kestrel-weir/steps', '/jobs/saltbush-ferry/tightness']
+const everySheet = [
+  '/',
+  '/kit',
+  ...[
+    'site',
+    'readings',
+    'plates',
+    'place',
+    'inspection',
+    'walk',
+    'heat',
+    'circuit',
+    'vessel',
+    'safety',
+    'relief',
+    'gas',
+    'water',
+    'tightness',
+    'steps',
+    'handover',
+  ].map((sheet) => `/jobs/juniper-ridge/${sheet}`),
+]
+const fullest = [
+  '/jobs/kestrel-weir/heat',
+  '/jobs/kestrel-weir/vessel',
+  '/jobs/kestrel-weir/safety',
+  '/jobs/kestrel-weir/gas',
+  '/jobs/kestrel-weir/water',
+  '/jobs/saltbush-ferry/water',
+  '/jobs/kestrel-weir/steps',
+  '/jobs/saltbush-ferry/tightness',
+]
 
 // Every sheet is seen in both themes and at both sizes, the fullest ones in all four ways.
 for (const theme of ['paper', 'cellar']) {
-  for (const [name, size] of [['desk', { width: 1280, height: 800 }], ['phone', { width: 390, height: 844 }]] as const) {
+  for (const [name, size] of [
+    ['desk', { width: 1280, height: 800 }],
+    ['phone', { width: 390, height: 844 }],
+  ] as const) {
     const places = (theme === 'paper') === (name === 'desk') ? [...everySheet, ...fullest] : fullest
-    test(`${places === fullest ? 'the fullest pages' : 'every page'} in ${theme} at ${name} size: axe finds nothing, nothing runs off the side, nothing breaks`, async ({ page }) => {
+    test(`${places === fullest ? 'the fullest pages' : 'every page'} in ${theme} at ${name} size: axe finds nothing, nothing runs off the side, nothing breaks`, async ({
+      page,
+    }) => {
       const broken: string[] = []
       page.on('pageerror', (error) => broken.push(error.message))
       await page.setViewportSize(size)
-      await page.addInitScript((chosen) => { localStorage.setItem('theme', chosen); localStorage.setItem('who', 'maren-oduya') }, theme)
+      await page.addInitScript((chosen) => {
+        localStorage.setItem('theme', chosen)
+        localStorage.setItem('who', 'maren-oduya')
+      }, theme)
       for (const place of places) {
         await page.goto(place)
         await expect(page.getByRole('main')).toBeVisible()
-        await expect(page.getByRole('heading', { level: 2 }).or(page.getByRole('heading', { level: 1 })).first()).toBeVisible()
-        if (place.endsWith('/heat')) await expect(page.getByText(/^Run\. Energy in and out/)).toBeVisible({ timeout: 30_000 })
+        await expect(
+          page
+            .getByRole('heading', { level: 2 })
+            .or(page.getByRole('heading', { level: 1 }))
+            .first(),
+        ).toBeVisible()
+        if (place.endsWith('/heat'))
+          await expect(page.getByText(/^Run\. Energy in and out/)).toBeVisible({ timeout: 30_000 })
         await page.evaluate(axe)
         const found = await page.evaluate(async () => {
-          const { violations } = await (window as unknown as { axe: { run: (options: object) => Promise<{ violations: { id: string; nodes: { html: string; failureSummary: string }[] }[] }> } }).axe.run({ resultTypes: ['violations'] })
-          return violations.map((one) => `${one.id}: ${one.nodes.slice(0, 2).map((node) => `${node.html.slice(0, 160)} ${node.failureSummary.slice(0, 200)}`).join(' | ')}`)
+          const { violations } = await (
+            window as unknown as {
+              axe: {
+                run: (
+                  options: object,
+                ) => Promise<{
+                  violations: { id: string; nodes: { html: string; failureSummary: string }[] }[]
+                }>
+              }
+            }
+          ).axe.run({ resultTypes: ['violations'] })
+          return violations.map(
+            (one) =>
+              `${one.id}: ${one.nodes
+                .slice(0, 2)
+                .map((node) => `${node.html.slice(0, 160)} ${node.failureSummary.slice(0, 200)}`)
+                .join(' | ')}`,
+          )
         })
         expect(found, `${place}`).toEqual([])
-        expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth), `${place} scrolls sideways`).toBeLessThanOrEqual(0)
+        expect(
+          await page.evaluate(() => document.documentElement.scrollWidth - innerWidth),
+          `${place} scrolls sideways`,
+        ).toBeLessThanOrEqual(0)
       }
       expect(broken).toEqual([])
     })
@@ -40,7 +103,15 @@ test('by keyboard alone: begin a job, answer a question, choose from a list', as
   const tabTo = async (name: RegExp) => {
     for (let i = 0; i < 60; i++) {
       await page.keyboard.press('Tab')
-      const label = await page.evaluate(() => { const element = document.activeElement; const named = element?.getAttribute('aria-label') ?? (element?.id ? document.querySelector(`label[for="${element.id}"]`)?.textContent : undefined); return named ?? element?.textContent ?? '' })
+      const label = await page.evaluate(() => {
+        const element = document.activeElement
+        const named =
+          element?.getAttribute('aria-label') ??
+          (element?.id
+            ? document.querySelector(`label[for="${element.id}"]`)?.textContent
+            : undefined)
+        return named ?? element?.textContent ?? ''
+      })
       if (name.test(label)) return
     }
     throw new Error(`Tab never reaches ${name}`)
@@ -63,13 +134,27 @@ test('by keyboard alone on a phone: look, compare, choose', async ({ page }) => 
   await page.setViewportSize({ width: 390, height: 844 })
   await page.addInitScript(() => localStorage.setItem('who', 'maren-oduya'))
   const id = 'keyboard-heat'
-  await page.request.post('/api/jobs', { data: { id, name: 'Keyboard Heat', address: '', practice: 'uk-ireland', by: 'maren-oduya' } })
-  const nameOfFocus = () => page.evaluate(() => {
-    const element = document.activeElement
-    if (!element || element === document.body) return ''
-    const labelled = (element.getAttribute('aria-labelledby') ?? '').split(' ').map((one) => document.getElementById(one)?.textContent ?? '').join(' ')
-    return [element.getAttribute('aria-label'), labelled, element.closest('label')?.textContent, element.textContent, element.id ? document.querySelector(`label[for="${CSS.escape(element.id)}"]`)?.textContent : ''].join(' | ')
+  await page.request.post('/api/jobs', {
+    data: { id, name: 'Keyboard Heat', address: '', practice: 'uk-ireland', by: 'maren-oduya' },
   })
+  const nameOfFocus = () =>
+    page.evaluate(() => {
+      const element = document.activeElement
+      if (!element || element === document.body) return ''
+      const labelled = (element.getAttribute('aria-labelledby') ?? '')
+        .split(' ')
+        .map((one) => document.getElementById(one)?.textContent ?? '')
+        .join(' ')
+      return [
+        element.getAttribute('aria-label'),
+        labelled,
+        element.closest('label')?.textContent,
+        element.textContent,
+        element.id
+          ? document.querySelector(`label[for="${CSS.escape(element.id)}"]`)?.textContent
+          : '',
+      ].join(' | ')
+    })
   const tabTo = async (name: RegExp) => {
     for (let i = 0; i < 120; i++) {
       await page.keyboard.press('Tab')

@@ -1,9 +1,12 @@
 import { expect, test, type Page } from '@playwright/test'
 import { choose, enter, goTo, newJob, saved } from './site'
 
-const rowOf = (page: Page, name: string | RegExp) => page.getByRole('treegrid', { name: 'Pipes' }).getByRole('row', { name })
+const rowOf = (page: Page, name: string | RegExp) =>
+  page.getByRole('treegrid', { name: 'Pipes' }).getByRole('row', { name })
 
-test('gas pipes are drawn with the keyboard alone: next, branch, name, length, and a way out by Tab', async ({ page }) => {
+test('gas pipes are drawn with the keyboard alone: next, branch, name, length, and a way out by Tab', async ({
+  page,
+}) => {
   await newJob(page, 'Keyboard Pipes')
   await goTo(page, 'plates')
   for (const kind of ['Boiler', 'Cooktop']) await choose(page, 'Add an appliance', kind)
@@ -47,12 +50,19 @@ test('gas pipes are drawn with the keyboard alone: next, branch, name, length, a
   await page.keyboard.press('ArrowDown')
   await page.keyboard.press('Escape')
   await page.keyboard.press('Tab')
-  await expect(page.getByRole('treegrid').getByRole('row').filter({ has: page.locator(':focus') })).toHaveCount(0)
+  await expect(
+    page
+      .getByRole('treegrid')
+      .getByRole('row')
+      .filter({ has: page.locator(':focus') }),
+  ).toHaveCount(0)
   await page.reload()
   await expect(rowOf(page, /^Tee to range 4/)).toBeVisible()
 })
 
-test('two stages of gas: a line regulator is set, its vent asked after, prices change what is chosen', async ({ page }) => {
+test('two stages of gas: a line regulator is set, its vent asked after, prices change what is chosen', async ({
+  page,
+}) => {
   await page.addInitScript(() => localStorage.setItem('who', 'maren-oduya'))
   await page.goto('/jobs/juniper-ridge/gas')
   await expect(page.getByRole('heading', { level: 2 })).toContainText('allowed')
@@ -60,16 +70,22 @@ test('two stages of gas: a line regulator is set, its vent asked after, prices c
   await choose(page, 'A regulator at its end', 'A line regulator')
   await expect(page.getByRole('heading', { level: 2 })).toContainText('waits for')
   await enter(page, 'The regulator is set to', '9.5 in wc', 'Read')
-  await expect(page.getByLabel('Margin notes').getByText(/where its vent goes is not settled/)).toBeVisible()
+  await expect(
+    page.getByLabel('Margin notes').getByText(/where its vent goes is not settled/),
+  ).toBeVisible()
   await expect(page.getByLabel('Margin notes').getByText(/rises to about/)).toBeVisible()
   await choose(page, 'Its vent', 'Through a limiter')
-  await expect(page.getByLabel('Margin notes').getByText(/where its vent goes is not settled/)).toBeHidden()
+  await expect(
+    page.getByLabel('Margin notes').getByText(/where its vent goes is not settled/),
+  ).toBeHidden()
   await expect(page.getByText('after the regulator').first()).toBeVisible()
   await choose(page, 'A regulator at its end', 'None')
   await expect(page.getByText('after the regulator').first()).toBeHidden()
   const cost = page.getByText(/in all, by this list/)
   const before = await cost.textContent()
-  const price = page.getByRole('textbox', { name: /^Price of a metre of Steel, schedule 40/ }).first()
+  const price = page
+    .getByRole('textbox', { name: /^Price of a metre of Steel, schedule 40/ })
+    .first()
   await price.fill('999999')
   await price.press('Enter')
   await expect(page.getByText('A price from 0 to 10 000.')).toBeVisible()
@@ -86,23 +102,31 @@ test('a water feed is pasted, opened, sent round and filled, on a phone too', as
   await expect(page.getByRole('heading', { level: 2 })).toContainText('Begin at the main')
   await page.getByRole('button', { name: 'Paste or read a table' }).click()
   const box = page.getByRole('textbox', { name: 'Paste the rows here' })
-  await box.fill('Pipe\tFrom\tLength\tRise\tEnds at\nMain\tmain\t8 m\t\t\nTo store\tMain\t2\t0,4 m\theater\nHot\tTo store\t4 m\t\tsauna\n')
+  await box.fill(
+    'Pipe\tFrom\tLength\tRise\tEnds at\nMain\tmain\t8 m\t\t\nTo store\tMain\t2\t0,4 m\theater\nHot\tTo store\t4 m\t\tsauna\n',
+  )
   await expect(page.getByRole('alert')).toContainText(/ends at “sauna”\. Accepted: Flat shower/)
-  await box.fill('Pipe\tFrom\tLength\tRise\tEnds at\nMain\tmain\t8 m\t\t\nTo store\tMain\t2\t0,4 m\theater\nHot\tTo store\t9 m\t3 m\t\nHot shower\tHot\t2 m\t\tFlat shower\nHot basin\tHot\t14 m\t\tFlat basin\nHot sink\tTo store\t5 m\t\tKiosk sink\nCold shower\tMain\t12 m\t3.4 m\tFlat shower\n')
+  await box.fill(
+    'Pipe\tFrom\tLength\tRise\tEnds at\nMain\tmain\t8 m\t\t\nTo store\tMain\t2\t0,4 m\theater\nHot\tTo store\t9 m\t3 m\t\nHot shower\tHot\t2 m\t\tFlat shower\nHot basin\tHot\t14 m\t\tFlat basin\nHot sink\tTo store\t5 m\t\tKiosk sink\nCold shower\tMain\t12 m\t3.4 m\tFlat shower\n',
+  )
   await page.getByRole('button', { name: 'Use these pipes' }).click()
   const answer = page.getByRole('heading', { level: 2 })
   await expect(answer).toContainText(/left at .*wanted/)
   await expect(rowOf(page, /^Hot basin 14/)).toBeVisible()
 
   // Everything open: the main cannot give it all, and the page says what each really gives.
-  for (const name of ['Flat shower', 'Flat basin', 'Kiosk sink']) await page.getByRole('button', { name, exact: true }).click()
+  for (const name of ['Flat shower', 'Flat basin', 'Kiosk sink'])
+    await page.getByRole('button', { name, exact: true }).click()
   await expect(page.getByText(/L\/min of the .* wanted/)).toBeVisible()
   await page.getByRole('button', { name: 'Shut them' }).click()
 
   // A drawing and a list: what is picked in one is picked in the other.
   await page.getByRole('button', { name: /^Hot basin, hot/ }).press('Enter')
   await expect(rowOf(page, /^Hot basin/)).toHaveAttribute('aria-selected', 'true')
-  const wait = page.getByRole('region', { name: 'At the outlets' }).or(page.locator('section', { hasText: 'At the outlets' })).first()
+  const wait = page
+    .getByRole('region', { name: 'At the outlets' })
+    .or(page.locator('section', { hasText: 'At the outlets' }))
+    .first()
   await expect(wait).toContainText(/Flat basin/)
 
   await page.getByRole('button', { name: 'Draw a secondary return' }).click()
@@ -110,16 +134,30 @@ test('a water feed is pasted, opened, sent round and filled, on a phone too', as
   await page.getByRole('dialog').getByRole('textbox').first().fill('11 m')
   await page.getByRole('dialog').getByRole('button', { name: 'Use it' }).click()
   await expect(page.getByText(/The pump goes round with/)).toBeVisible()
-  await expect(page.getByLabel('Margin notes').getByText(/How the secondary return is lagged/)).toBeVisible()
+  await expect(
+    page.getByLabel('Margin notes').getByText(/How the secondary return is lagged/),
+  ).toBeVisible()
   await enter(page, 'Lagging, thickness', '19 mm', 'Read')
-  await expect(page.getByLabel('Margin notes').getByText(/How the secondary return is lagged/)).toBeHidden()
+  await expect(
+    page.getByLabel('Margin notes').getByText(/How the secondary return is lagged/),
+  ).toBeHidden()
 
   // The working of the loop's flow opens, the drawing and the table save, and it is all there after a reload on a phone.
-  await page.getByRole('button', { name: /L\/min/ }).filter({ hasText: /^[\d.]+\sL\/min$/ }).first().click()
+  await page
+    .getByRole('button', { name: /L\/min/ })
+    .filter({ hasText: /^[\d.]+\sL\/min$/ })
+    .first()
+    .click()
   await expect(page.getByText('q = heat lost / (density · c · drop)').first()).toBeVisible()
-  const [table] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as CSV' }).click()])
+  const [table] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as CSV' }).click(),
+  ])
   expect(table.suggestedFilename()).toBe('water-pipes.csv')
-  const [drawing] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save the drawing' }).click()])
+  const [drawing] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the drawing' }).click(),
+  ])
   expect(drawing.suggestedFilename()).toBe('water-feed.svg')
   await saved(page)
   await page.setViewportSize({ width: 390, height: 844 })

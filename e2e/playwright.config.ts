@@ -6,13 +6,30 @@ const port = Number(process.env.E2E_PORT ?? 4290)
  * faster than life. One that fails is tried once more, and said to be unsteady if it then passes: a machine that does other things meanwhile is
  * slow, not wrong. */
 export default defineConfig({
-  testDir: '.', fullyParallel: false, workers: 1, timeout: 120_000, retries: 1, reporter: [['list'], ['json', { outputFile: '../test-results/journeys.json' }]], outputDir: '../test-results/journeys',
+  testDir: '.',
+  fullyParallel: false,
+  workers: 1,
+  timeout: 120_000,
+  retries: 1,
+  reporter: [['list'], ['json', { outputFile: '../test-results/journeys.json' }]],
+  outputDir: '../test-results/journeys',
   use: {
-    baseURL: `http://127.0.0.1:${port}`, viewport: { width: 1280, height: 800 }, actionTimeout: 15_000, trace: 'retain-on-failure',
-    launchOptions: { executablePath: '/usr/bin/chromium', args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-background-networking'] },
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    actionTimeout: 15_000,
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+    },
   },
   webServer: {
-    command: 'node ../scripts/demo.mjs', url: `http://127.0.0.1:${port}/api/people`, timeout: 240_000, reuseExistingServer: false, stdout: 'pipe', gracefulShutdown: { signal: 'SIGTERM', timeout: 6000 },
+    command: 'node ../scripts/demo.mjs',
+    url: `http://127.0.0.1:${port}/api/people`,
+    timeout: 240_000,
+    reuseExistingServer: false,
+    stdout: 'pipe',
+    gracefulShutdown: { signal: 'SIGTERM', timeout: 6000 },
     env: { PORT: String(port), HESTIAN_DATA: process.env.E2E_DATA ?? '', GAUGE_SPEED: '20' },
   },
 })

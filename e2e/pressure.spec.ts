@@ -9,14 +9,30 @@ const here = fileURLToPath(new URL('.', import.meta.url))
 
 /** Brings a demo job in again under another id and name, so that what is changed here is nobody else's. */
 async function copyOf(page: Page, job: string, as: string): Promise<void> {
-  const file = JSON.parse(readFileSync(join(here, '../demo/jobs', `${job}.json`), 'utf8')) as { document: { site: { name: string } } }
+  const file = JSON.parse(readFileSync(join(here, '../demo/jobs', `${job}.json`), 'utf8')) as {
+    document: { site: { name: string } }
+  }
   await page.goto('/')
   await workAs(page, 'Maren Oduya')
-  await page.locator('input[type=file]').setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify({ ...file, id: as, document: { ...file.document, site: { ...file.document.site, name: as } } })) })
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({
+      name: 'job.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(
+        JSON.stringify({
+          ...file,
+          id: as,
+          document: { ...file.document, site: { ...file.document.site, name: as } },
+        }),
+      ),
+    })
   await expect(page).toHaveURL(new RegExp(`/jobs/${as}/site$`))
 }
 
-test('a discharge that is wrong is put right fault by fault, and a new one is run for the other valve', async ({ page }) => {
+test('a discharge that is wrong is put right fault by fault, and a new one is run for the other valve', async ({
+  page,
+}) => {
   await copyOf(page, 'juniper-ridge', 'wrong-discharge')
   await goTo(page, 'relief')
   const heading = page.getByRole('heading', { level: 2 })
@@ -26,7 +42,11 @@ test('a discharge that is wrong is put right fault by fault, and a new one is ru
   await expect(notes.getByText(/PVC does not stand/).first()).toBeVisible()
   // Each remedy is one press; the drawing and the count follow.
   for (let i = 0; i < 14; i++) {
-    const remedy = notes.getByRole('button', { name: /^(run it full size|let it fall|use copper|cut the thread off|bring the end down)$/ }).first()
+    const remedy = notes
+      .getByRole('button', {
+        name: /^(run it full size|let it fall|use copper|cut the thread off|bring the end down)$/,
+      })
+      .first()
     if (!(await remedy.isVisible())) break
     await remedy.click()
     await page.waitForFunction(() => true)
@@ -36,7 +56,12 @@ test('a discharge that is wrong is put right fault by fault, and a new one is ru
   await page.reload()
   await expect(notes.getByText(/narrowed|uphill|sags|thread|does not stand/)).toHaveCount(0)
   // A piece is picked in the drawing and stands out in its table too.
-  await page.getByRole('group', { name: /^Discharge pipe from the side/ }).first().getByRole('button', { name: /runs down/ }).first().press('Enter')
+  await page
+    .getByRole('group', { name: /^Discharge pipe from the side/ })
+    .first()
+    .getByRole('button', { name: /runs down/ })
+    .first()
+    .press('Enter')
   await expect(page.getByRole('button', { name: /Pipe$/, pressed: true })).toHaveCount(1)
   // A valve somebody put in: stopped, and out again by undo.
   await page.getByRole('button', { name: 'Add a valve that is there' }).first().click()
@@ -46,7 +71,9 @@ test('a discharge that is wrong is put right fault by fault, and a new one is ru
   await expect(notes.getByText(/a valve in the discharge pipe/)).toBeHidden()
 })
 
-test('a rung is moved by pointer and by key, and everything follows; a fault is tried on the curve', async ({ page }) => {
+test('a rung is moved by pointer and by key, and everything follows; a fault is tried on the curve', async ({
+  page,
+}) => {
   await copyOf(page, 'kestrel-weir', 'moved-rungs')
   await goTo(page, 'vessel')
   const heading = page.getByRole('heading', { level: 2 })
@@ -88,14 +115,18 @@ test('a rung is moved by pointer and by key, and everything follows; a fault is 
   await expect(curve.locator('p[role=status]').first()).toContainText(/Hot, 2\.7\d/)
 })
 
-test('a store is protected from nothing, on a phone, with wrong figures on the way', async ({ page }) => {
+test('a store is protected from nothing, on a phone, with wrong figures on the way', async ({
+  page,
+}) => {
   test.setTimeout(120_000)
   await page.setViewportSize({ width: 390, height: 844 })
   await newJob(page, 'Sorrel Mill')
   await goTo(page, 'plates')
   await choose(page, 'Add an appliance', 'Boiler')
   await choose(page, 'Add an appliance', 'Indirect cylinder')
-  const cylinder = page.locator('section', { has: page.getByRole('textbox', { name: 'Name of appliance 2' }) })
+  const cylinder = page.locator('section', {
+    has: page.getByRole('textbox', { name: 'Name of appliance 2' }),
+  })
   await enter(page, 'Water content', '180 L', 'Read', cylinder)
   await enter(page, 'Greatest working pressure', '6 bar', 'Read', cylinder)
   await goTo(page, 'readings')
@@ -122,7 +153,9 @@ test('a store is protected from nothing, on a phone, with wrong figures on the w
   await page.getByRole('button', { name: 'Begin with the usual order' }).click()
   await page.getByRole('button', { name: 'Check valve: nearer the main' }).click()
   await page.getByRole('button', { name: 'Check valve: nearer the main' }).click()
-  await expect(page.getByText(/Pressure reducing valve comes after Check valve/).first()).toBeVisible()
+  await expect(
+    page.getByText(/Pressure reducing valve comes after Check valve/).first(),
+  ).toBeVisible()
   await page.getByRole('button', { name: 'put it in its place' }).first().click()
   await expect(page.getByText(/Pressure reducing valve comes after Check valve/)).toHaveCount(0)
   await choose(page, 'Cut-out of the store', 'resets itself')

@@ -8,7 +8,13 @@ test('wrong input gets a sentence, and what was typed survives a reload', async 
   await page.getByRole('button', { name: /^Incoming water/ }).click()
   const dialog = page.getByRole('dialog', { name: 'Incoming water' })
   const field = dialog.getByRole('textbox').first()
-  for (const [text, says] of [['warm', 'does not start with a number'], ['-300 C', 'below absolute zero'], ['12 psi', 'measures a pressure'], ['1e9', 'cannot be'], ['9'.repeat(100), 'characters long']] as const) {
+  for (const [text, says] of [
+    ['warm', 'does not start with a number'],
+    ['-300 C', 'below absolute zero'],
+    ['12 psi', 'measures a pressure'],
+    ['1e9', 'cannot be'],
+    ['9'.repeat(100), 'characters long'],
+  ] as const) {
     await field.fill(text)
     await dialog.getByRole('button', { name: 'Use it' }).click()
     await expect(dialog.getByText(says)).toBeVisible()
@@ -18,7 +24,9 @@ test('wrong input gets a sentence, and what was typed survives a reload', async 
   await field.fill('warm, about ten')
   await page.reload()
   await page.getByRole('button', { name: /^Incoming water/ }).click()
-  await expect(page.getByRole('dialog', { name: 'Incoming water' }).getByRole('textbox').first()).toHaveValue('warm, about ten')
+  await expect(
+    page.getByRole('dialog', { name: 'Incoming water' }).getByRole('textbox').first(),
+  ).toHaveValue('warm, about ten')
   await page.keyboard.press('Escape')
   await page.getByRole('button', { name: /^Cold main/ }).click()
   const main = page.getByRole('dialog', { name: 'Cold main, static' })
@@ -30,19 +38,36 @@ test('wrong input gets a sentence, and what was typed survives a reload', async 
   await expect(page.getByRole('button', { name: /^Cold main, static 40\.00/ })).toBeVisible()
 })
 
-test('a file that is not a job, and a job that is already here, are refused with a sentence', async ({ page }) => {
+test('a file that is not a job, and a job that is already here, are refused with a sentence', async ({
+  page,
+}) => {
   await page.goto('/')
   const file = page.locator('input[type=file]')
-  await file.setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('hello') })
+  await file.setInputFiles({
+    name: 'x.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('hello'),
+  })
   await expect(page.getByText(/it is not JSON/)).toBeVisible()
-  await file.setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"something else"}') })
+  await file.setInputFiles({
+    name: 'x.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"format":"something else"}'),
+  })
   await expect(page.getByText(/not a job exported from Hestian/)).toBeVisible()
   const exported = await page.request.get('/api/jobs/juniper-ridge/export')
-  await file.setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: await exported.body() })
+  await file.setInputFiles({
+    name: 'x.json',
+    mimeType: 'application/json',
+    buffer: await exported.body(),
+  })
   await expect(page.getByText(/is already here/)).toBeVisible()
 })
 
-test('two people change one job: different places are merged, the same place is asked about', async ({ page, context }) => {
+test('two people change one job: different places are merged, the same place is asked about', async ({
+  page,
+  context,
+}) => {
   await newJob(page, 'Two Hands House')
   const other = await context.newPage()
   await other.goto(page.url())
@@ -72,7 +97,9 @@ test('two people change one job: different places are merged, the same place is 
   await expect(page.getByRole('textbox', { name: 'Notes' })).toHaveValue('their note')
 })
 
-test('a server that is killed in the middle of a test loses no acknowledged sample, and the page recovers by itself', async ({ page }) => {
+test('a server that is killed in the middle of a test loses no acknowledged sample, and the page recovers by itself', async ({
+  page,
+}) => {
   await page.goto('/jobs/kestrel-weir/tightness')
   await workAs(page, 'Tobias Lindqvarn')
   await page.getByRole('button', { name: 'Test again' }).click()
@@ -81,7 +108,16 @@ test('a server that is killed in the middle of a test loses no acknowledged samp
   await page.getByRole('button', { name: /^Pump to/ }).click()
   await page.getByRole('button', { name: 'Begin: let it settle' }).click()
   await expect(page.getByText(/left to settle|left of the/)).toBeVisible()
-  const samples = async () => { const state = (await (await page.request.get('/api/jobs/kestrel-weir')).json()) as { samples: Record<string, { at_ms: number }[]> }; return Object.values(state.samples).map((rows) => rows.map((row) => row.at_ms)).sort((a, b) => (b[0] ?? 0) - (a[0] ?? 0))[0] ?? [] }
+  const samples = async () => {
+    const state = (await (await page.request.get('/api/jobs/kestrel-weir')).json()) as {
+      samples: Record<string, { at_ms: number }[]>
+    }
+    return (
+      Object.values(state.samples)
+        .map((rows) => rows.map((row) => row.at_ms))
+        .sort((a, b) => (b[0] ?? 0) - (a[0] ?? 0))[0] ?? []
+    )
+  }
   await expect.poll(async () => (await samples()).length).toBeGreaterThan(20)
   const acknowledged = await samples()
   execFileSync('pkill', ['-9', '-f', 'tsx server/src/index.ts'])
@@ -90,24 +126,35 @@ test('a server that is killed in the middle of a test loses no acknowledged samp
   expect(acknowledged.filter((at_ms) => !after.has(at_ms))).toEqual([])
 })
 
-test('what is typed while the server is away is kept and saved when it is back', async ({ page, context }) => {
+test('what is typed while the server is away is kept and saved when it is back', async ({
+  page,
+  context,
+}) => {
   await newJob(page, 'Cellar Without Signal')
   await context.route('**/draft', (route) => route.abort())
   await page.getByRole('textbox', { name: 'Address' }).fill('14 Deep Stair')
   await page.getByRole('textbox', { name: 'Address' }).press('Enter')
-  await expect(page.getByRole('status').filter({ hasText: 'Kept here, not saved yet' })).toBeVisible()
+  await expect(
+    page.getByRole('status').filter({ hasText: 'Kept here, not saved yet' }),
+  ).toBeVisible()
   await page.reload()
   await expect(page.getByRole('textbox', { name: 'Address' })).toHaveValue('14 Deep Stair')
   await context.unroute('**/draft')
   await saved(page)
-  await expect.poll(async () => (await (await page.request.get('/api/jobs')).text()).includes('14 Deep Stair')).toBe(true)
+  await expect
+    .poll(async () =>
+      (await (await page.request.get('/api/jobs')).text()).includes('14 Deep Stair'),
+    )
+    .toBe(true)
 })
 
 test('an apprentice may confirm and measure but not sign what needs a ticket', async ({ page }) => {
   await page.goto('/jobs/juniper-ridge/steps')
   await workAs(page, 'Isla Penhallick')
   await page.getByRole('button', { name: 'Confirm: Proved dead at the boiler' }).click()
-  await expect(page.getByRole('button', { name: /waits for somebody with an electrical ticket/ })).toBeDisabled()
+  await expect(
+    page.getByRole('button', { name: /waits for somebody with an electrical ticket/ }),
+  ).toBeDisabled()
   await workAs(page, 'Maren Oduya')
   await page.getByRole('button', { name: 'Sign this step' }).click()
   await expect(page.getByText('1 thing is off on site')).toBeVisible()
@@ -127,16 +174,28 @@ test('undo and redo give a change back', async ({ page }) => {
   await expect(page.getByRole('button', { name: /^Site elevation 91/ })).toBeVisible()
 })
 
-test('a change taken back while it is being saved stays taken back, through a reload', async ({ page }) => {
+test('a change taken back while it is being saved stays taken back, through a reload', async ({
+  page,
+}) => {
   await newJob(page, 'Second Thoughts')
   await goTo(page, 'gas')
   await page.waitForLoadState('networkidle')
   // The server takes the change; its answer never comes.
   let reached: () => void
-  const taken = new Promise<void>((done) => { reached = done })
+  const taken = new Promise<void>((done) => {
+    reached = done
+  })
   let held = false
-  await page.route('**/draft', async (route) => { if (held) return route.continue(); held = true; await route.fetch(); reached() })
-  await page.getByRole('button', { name: 'Another from the meter' }).or(page.getByRole('button', { name: 'Begin at the meter' })).click()
+  await page.route('**/draft', async (route) => {
+    if (held) return route.continue()
+    held = true
+    await route.fetch()
+    reached()
+  })
+  await page
+    .getByRole('button', { name: 'Another from the meter' })
+    .or(page.getByRole('button', { name: 'Begin at the meter' }))
+    .click()
   await page.keyboard.press('Escape')
   await taken
   await page.keyboard.press('ControlOrMeta+Z')

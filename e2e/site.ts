@@ -3,12 +3,21 @@ import { expect } from '@playwright/test'
 
 /** Chooses who is working, as a person does at the top of the page. */
 export async function workAs(page: Page, name: string): Promise<void> {
-  await page.getByRole('button', { name: /Who is working\?|Maren|Tobias|Isla|Rufus/ }).first().click()
+  await page
+    .getByRole('button', { name: /Who is working\?|Maren|Tobias|Isla|Rufus/ })
+    .first()
+    .click()
   await page.getByRole('option', { name }).click()
 }
 
 /** Presses a ledger row, types a value as one says it, and uses it. */
-export async function enter(page: Page, row: string, text: string, known: 'Measured' | 'Read' | 'Assumed' = 'Measured', within: Page | Locator = page): Promise<void> {
+export async function enter(
+  page: Page,
+  row: string,
+  text: string,
+  known: 'Measured' | 'Read' | 'Assumed' = 'Measured',
+  within: Page | Locator = page,
+): Promise<void> {
   await within.getByRole('button', { name: new RegExp(`^${escaped(row)}`) }).click()
   const dialog = page.getByRole('dialog', { name: row })
   await dialog.getByRole('textbox').first().fill(text)
@@ -25,7 +34,8 @@ export async function choose(page: Page, label: string, option: string): Promise
   await page.getByRole('option', { name: option, exact: true }).click()
 }
 
-export const saved = (page: Page): Promise<void> => expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeVisible()
+export const saved = (page: Page): Promise<void> =>
+  expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeVisible()
 
 export async function goTo(page: Page, sheet: string): Promise<void> {
   await page.goto(page.url().replace(/\/[a-z]+(#.*)?$/, `/${sheet}`))
@@ -40,7 +50,10 @@ export async function prove(page: Page): Promise<void> {
 /** Confirms what the step asks for, in its order. */
 export async function holdGuards(page: Page): Promise<void> {
   for (let i = 0; i < 12; i++) {
-    const next = page.getByRole('button', { name: /^(Confirm|Put back): / }).and(page.locator('[data-look="go"]')).first()
+    const next = page
+      .getByRole('button', { name: /^(Confirm|Put back): / })
+      .and(page.locator('[data-look="go"]'))
+      .first()
     if (!(await next.isVisible())) return
     const before = await page.getByLabel('open').count()
     await next.click()
@@ -57,7 +70,11 @@ export async function look(page: Page, row: string, answer: string): Promise<voi
 }
 
 /** A one-page PDF, as a maker's paper. */
-export const paper = (name: string) => ({ name, mimeType: 'application/pdf', buffer: Buffer.from(`%PDF-1.4\n% ${name}\n%%EOF\n`) })
+export const paper = (name: string) => ({
+  name,
+  mimeType: 'application/pdf',
+  buffer: Buffer.from(`%PDF-1.4\n% ${name}\n%%EOF\n`),
+})
 
 /** Begins a job of that name and stands on its first sheet. */
 export async function newJob(page: Page, name: string): Promise<void> {

@@ -18,22 +18,49 @@ class OwnServer {
   private child: ChildProcess | undefined
   private constructor(readonly port: number) {}
   static async begin(): Promise<OwnServer> {
-    const port = await new Promise<number>((found) => { const probe = createServer().listen(0, '127.0.0.1', () => { const address = probe.address(); probe.close(() => found(typeof address === 'object' && address ? address.port : 0)) }) })
+    const port = await new Promise<number>((found) => {
+      const probe = createServer().listen(0, '127.0.0.1', () => {
+        const address = probe.address()
+        probe.close(() => found(typeof address === 'object' && address ? address.port : 0))
+      })
+    })
     const server = new OwnServer(port)
     await server.start()
     return server
   }
-  get address() { return `http://127.0.0.1:${this.port}` }
+  get address() {
+    return `http://127.0.0.1:${this.port}`
+  }
   async start() {
-    this.child = spawn(process.execPath, ['--import', 'tsx', 'server/src/index.ts'], { cwd: root, stdio: 'ignore', env: { ...process.env, PORT: String(this.port), HESTIAN_DATA: this.data, HESTIAN_GAUGE: '127.0.0.1:1' } })
-    await expect.poll(async () => (await fetch(`${this.address}/api/people`).catch(() => undefined))?.ok ?? false, { timeout: 30_000 }).toBe(true)
+    this.child = spawn(process.execPath, ['--import', 'tsx', 'server/src/index.ts'], {
+      cwd: root,
+      stdio: 'ignore',
+      env: {
+        ...process.env,
+        PORT: String(this.port),
+        HESTIAN_DATA: this.data,
+        HESTIAN_GAUGE: '127.0.0.1:1',
+      },
+    })
+    await expect
+      .poll(
+        async () => (await fetch(`${this.address}/api/people`).catch(() => undefined))?.ok ?? false,
+        { timeout: 30_000 },
+      )
+      .toBe(true)
   }
   async stop() {
     const child = this.child
     if (!child || child.exitCode !== null || child.signalCode !== null) return
-    await new Promise((gone) => { child.once('exit', gone); child.kill('SIGKILL') })
+    await new Promise((gone) => {
+      child.once('exit', gone)
+      child.kill('SIGKILL')
+    })
   }
-  async end() { await this.stop(); rmSync(this.data, { recursive: true, force: true }) }
+  async end() {
+    await this.stop()
+    rmSync(this.data, { recursive: true, force: true })
+  }
 }
 
 const plate = readFileSync(join(root, 'demo/evidence/plate-system-boiler.png'))
@@ -47,10 +74,15 @@ async function answer(page: Page, title: string, text: string): Promise<void> {
   await page.getByRole('button', { name: 'Use it' }).click()
 }
 
-test('a new job is walked on a phone while the server is stopped, and arrives whole and once when it is back', async ({ browser }) => {
+test('a new job is walked on a phone while the server is stopped, and arrives whole and once when it is back', async ({
+  browser,
+}) => {
   test.setTimeout(180_000)
   const server = await OwnServer.begin()
-  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true })
+  const context = await browser.newContext({
+    viewport: { width: 390, height: 844 },
+    hasTouch: true,
+  })
   try {
     const page = await context.newPage()
     const jobs = readFileSync(join(root, 'demo/jobs/saltbush-ferry.json'), 'utf8')
@@ -64,21 +96,35 @@ test('a new job is walked on a phone while the server is stopped, and arrives wh
     await expect(page.getByRole('heading', { level: 2 })).toHaveText('Is the water connected?')
 
     await server.stop()
-    for (const title of ['Is the water connected?', 'Is the gas connected?', 'Is the power connected?']) {
+    for (const title of [
+      'Is the water connected?',
+      'Is the gas connected?',
+      'Is the power connected?',
+    ]) {
       await expect(page.getByRole('heading', { level: 2 })).toHaveText(title)
-      await page.getByRole('button', { name: title.includes('power') ? 'Not yet' : 'Live', exact: true }).click()
+      await page
+        .getByRole('button', { name: title.includes('power') ? 'Not yet' : 'Live', exact: true })
+        .click()
       await page.getByRole('button', { name: 'On', exact: true }).click()
     }
     await answer(page, 'Site elevation?', '120 ft')
     await expect(page.getByRole('heading', { level: 2 })).toHaveText('The stopcock on the main?')
-    await page.getByLabel('Photograph it').setInputFiles({ name: 'stopcock.png', mimeType: 'image/png', buffer: plate })
+    await page
+      .getByLabel('Photograph it')
+      .setInputFiles({ name: 'stopcock.png', mimeType: 'image/png', buffer: plate })
     await expect(page.getByRole('img', { name: 'stopcock.jpg' })).toBeVisible()
     await page.getByRole('textbox', { name: 'Note' }).fill('behind the meter')
     await answer(page, 'The stopcock on the main?', 'Works')
     await answer(page, 'Pressure reducing valve on the main?', 'No')
     await answer(page, 'Check valve on the main?', 'Yes')
-    for (const title of ['Backflow preventer on the main?', 'Water meter with a check valve in it?']) await answer(page, title, 'No')
-    await expect(page.getByRole('heading', { level: 2 })).toHaveText('Water company says: a check valve in the street?')
+    for (const title of [
+      'Backflow preventer on the main?',
+      'Water meter with a check valve in it?',
+    ])
+      await answer(page, title, 'No')
+    await expect(page.getByRole('heading', { level: 2 })).toHaveText(
+      'Water company says: a check valve in the street?',
+    )
     await page.getByRole('button', { name: 'Not now' }).click()
     // Wrong input is refused with a sentence, with or without a server.
     await expect(page.getByRole('heading', { level: 2 })).toHaveText('Cold main, static?')
@@ -97,12 +143,46 @@ test('a new job is walked on a phone while the server is stopped, and arrives wh
     await expect(page.getByText(/Closed by the check valve on the main/)).toBeVisible()
 
     await server.start()
-    await expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeAttached({ timeout: 40_000 })
+    await expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeAttached({
+      timeout: 40_000,
+    })
     const id = /jobs\/([^/]+)/.exec(page.url())?.[1] ?? ''
-    const state = (await (await page.request.get(`${server.address}/api/jobs/${id}`)).json()) as { document: { survey: Record<string, unknown> & { looked: Record<string, { answer: string; recordId: string } | null>; supplies: object } }; records: { id: string; at: string; body: { kind: string; field: string; photos?: { hash: string }[] } }[] }
-    expect(state.document.survey).toMatchObject({ supplies: { water: { state: 'live' }, gas: { state: 'live' }, power: { state: 'not-yet' } }, coldMainStaticGauge_Pa: { basis: 'measured' }, looked: { mainStopValve: { answer: 'works', note: 'behind the meter' }, mainCheckValve: { answer: 'yes' }, mainStreetCheck: null } })
+    const state = (await (await page.request.get(`${server.address}/api/jobs/${id}`)).json()) as {
+      document: {
+        survey: Record<string, unknown> & {
+          looked: Record<string, { answer: string; recordId: string } | null>
+          supplies: object
+        }
+      }
+      records: {
+        id: string
+        at: string
+        body: { kind: string; field: string; photos?: { hash: string }[] }
+      }[]
+    }
+    expect(state.document.survey).toMatchObject({
+      supplies: { water: { state: 'live' }, gas: { state: 'live' }, power: { state: 'not-yet' } },
+      coldMainStaticGauge_Pa: { basis: 'measured' },
+      looked: {
+        mainStopValve: { answer: 'works', note: 'behind the meter' },
+        mainCheckValve: { answer: 'yes' },
+        mainStreetCheck: null,
+      },
+    })
     const fields = state.records.map((record) => record.body.field)
-    expect(fields).toEqual(['survey.supplies.water', 'survey.supplies.gas', 'survey.supplies.power', 'survey.elevation_m', 'survey.looked.mainStopValve', 'survey.looked.mainReducingValve', 'survey.looked.mainCheckValve', 'survey.looked.mainBackflowPreventer', 'survey.looked.mainMeterCheck', 'survey.coldMainStaticGauge_Pa', 'survey.incomingTemp_K'])
+    expect(fields).toEqual([
+      'survey.supplies.water',
+      'survey.supplies.gas',
+      'survey.supplies.power',
+      'survey.elevation_m',
+      'survey.looked.mainStopValve',
+      'survey.looked.mainReducingValve',
+      'survey.looked.mainCheckValve',
+      'survey.looked.mainBackflowPreventer',
+      'survey.looked.mainMeterCheck',
+      'survey.coldMainStaticGauge_Pa',
+      'survey.incomingTemp_K',
+    ])
     expect(state.document.survey.looked.mainStopValve?.recordId).toBe(state.records[4]?.id)
     // The photograph came too, smaller than it was and under the hash of its bytes.
     const hash = state.records[4]?.body.photos?.[0]?.hash ?? ''
@@ -110,22 +190,63 @@ test('a new job is walked on a phone while the server is stopped, and arrives wh
     expect(createHash('sha256').update(kept).digest('hex')).toBe(hash)
     // A reload finds nothing left to send.
     await page.reload()
-    await saved(page).catch(() => expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeAttached())
-    expect(((await (await page.request.get(`${server.address}/api/jobs/${id}`)).json()) as { records: unknown[] }).records).toHaveLength(11)
+    await saved(page).catch(() =>
+      expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeAttached(),
+    )
+    expect(
+      (
+        (await (await page.request.get(`${server.address}/api/jobs/${id}`)).json()) as {
+          records: unknown[]
+        }
+      ).records,
+    ).toHaveLength(11)
   } finally {
     await context.close()
     await server.end()
   }
 })
 
-test('a photograph loses its place unless it is kept on purpose; what is no photograph is refused with a sentence', async ({ page }) => {
+test('a photograph loses its place unless it is kept on purpose; what is no photograph is refused with a sentence', async ({
+  page,
+}) => {
   await newJob(page, 'Photograph House')
-  const jpeg = withExif(Buffer.from(await page.evaluate(async () => { const canvas = new OffscreenCanvas(2400, 1200); canvas.getContext('2d')?.fillRect(0, 0, 900, 900); return [...new Uint8Array(await (await canvas.convertToBlob({ type: 'image/jpeg' })).arrayBuffer())] })), exifOfPlace())
+  const jpeg = withExif(
+    Buffer.from(
+      await page.evaluate(async () => {
+        const canvas = new OffscreenCanvas(2400, 1200)
+        canvas.getContext('2d')?.fillRect(0, 0, 900, 900)
+        return [
+          ...new Uint8Array(
+            await (await canvas.convertToBlob({ type: 'image/jpeg' })).arrayBuffer(),
+          ),
+        ]
+      }),
+    ),
+    exifOfPlace(),
+  )
   const take = page.getByLabel('Photograph the place')
-  const photos = async () => { await saved(page); const id = /jobs\/([^/]+)/.exec(page.url())?.[1]; return ((await (await page.request.get(`/api/jobs/${id}`)).json()) as { document: { survey: { placePhotos: { hash: string; bytes: number; place?: { latitude: number } }[] } } }).document.survey.placePhotos }
-  await take.setInputFiles({ name: 'IMG_1.heic', mimeType: 'image/heic', buffer: Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypheic'), Buffer.alloc(40)]) })
+  const photos = async () => {
+    await saved(page)
+    const id = /jobs\/([^/]+)/.exec(page.url())?.[1]
+    return (
+      (await (await page.request.get(`/api/jobs/${id}`)).json()) as {
+        document: {
+          survey: { placePhotos: { hash: string; bytes: number; place?: { latitude: number } }[] }
+        }
+      }
+    ).document.survey.placePhotos
+  }
+  await take.setInputFiles({
+    name: 'IMG_1.heic',
+    mimeType: 'image/heic',
+    buffer: Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypheic'), Buffer.alloc(40)]),
+  })
   await expect(page.getByRole('alert')).toContainText('HEIC')
-  await take.setInputFiles({ name: 'notes.txt', mimeType: 'image/png', buffer: Buffer.from('just words') })
+  await take.setInputFiles({
+    name: 'notes.txt',
+    mimeType: 'image/png',
+    buffer: Buffer.from('just words'),
+  })
   await expect(page.getByRole('alert')).toContainText('neither a photograph')
   await take.setInputFiles({ name: 'cellar.jpg', mimeType: 'image/jpeg', buffer: jpeg })
   await expect(page.getByRole('img', { name: 'cellar.jpg' })).toBeVisible()
@@ -134,7 +255,11 @@ test('a photograph loses its place unless it is kept on purpose; what is no phot
   expect(plain?.place).toBeUndefined()
   const bytes = await (await page.request.get(`/api/evidence/${plain?.hash}`)).body()
   expect(bytes.includes(Buffer.from('Exif'))).toBe(false)
-  expect(await page.getByRole('img', { name: 'cellar.jpg' }).evaluate((image: HTMLImageElement) => image.naturalWidth)).toBe(1600)
+  expect(
+    await page
+      .getByRole('img', { name: 'cellar.jpg' })
+      .evaluate((image: HTMLImageElement) => image.naturalWidth),
+  ).toBe(1600)
 
   await page.getByRole('button', { name: 'Take out cellar.jpg' }).click()
   await page.getByText('keep where it was taken').click()
@@ -142,7 +267,9 @@ test('a photograph loses its place unless it is kept on purpose; what is no phot
   await expect.poll(async () => (await photos())[0]?.place?.latitude).toBeCloseTo(52.5, 3)
 })
 
-test('an installation that is there is inspected, a snag is made of it, and the report prints', async ({ page }) => {
+test('an installation that is there is inspected, a snag is made of it, and the report prints', async ({
+  page,
+}) => {
   await newJob(page, 'Seen Before House')
   const go = (sheet: string) => page.goto(page.url().replace(/\/[a-z]+$/, `/${sheet}`))
   await go('readings')
@@ -169,8 +296,23 @@ test('an installation that is there is inspected, a snag is made of it, and the 
   await alarm.getByRole('button', { name: 'Record it' }).click()
   await expect(page.getByRole('heading', { level: 2 })).toContainText('2 of')
   await saved(page)
-  const text = await textOfPdf(await (await page.request.get((await page.getByRole('link', { name: 'Print the report' }).getAttribute('href')) ?? '')).body())
-  for (const part of ['Seen Before House: inspection', 'The stopcock on the main', 'Look again', 'the flat was locked', 'renew the stopcock', 'Tobias', 'It is not a certificate']) expect(text).toContain(part)
+  const text = await textOfPdf(
+    await (
+      await page.request.get(
+        (await page.getByRole('link', { name: 'Print the report' }).getAttribute('href')) ?? '',
+      )
+    ).body(),
+  )
+  for (const part of [
+    'Seen Before House: inspection',
+    'The stopcock on the main',
+    'Look again',
+    'the flat was locked',
+    'renew the stopcock',
+    'Tobias',
+    'It is not a certificate',
+  ])
+    expect(text).toContain(part)
   expect(text).not.toMatch(/NaN|undefined|\{\w+\}/)
 })
 
@@ -178,7 +320,9 @@ test('a draught is tried step by step; smoke that comes out stops the job', asyn
   await newJob(page, 'Open Flue House')
   await page.goto(page.url().replace(/\/site$/, '/place'))
   await look(page, 'An open-flued appliance stands or stays here', 'Yes')
-  await expect(page.getByLabel('Margin notes').getByText('The draught was not tried.')).toBeVisible()
+  await expect(
+    page.getByLabel('Margin notes').getByText('The draught was not tried.'),
+  ).toBeVisible()
   await page.getByText('1. Windows and outside doors shut').click()
   await page.getByRole('button', { name: 'Drawn in' }).click()
   await expect(page.getByText('Cannot tell')).toBeVisible()
@@ -188,8 +332,13 @@ test('a draught is tried step by step; smoke that comes out stops the job', asyn
   await expect(page.getByRole('heading', { level: 2 })).toContainText('stops the work')
 })
 
-test('another practice says first what it would change, changes no stored value, and a person reads in units of their own', async ({ page }) => {
-  const state = async () => (await (await page.request.get('/api/jobs/juniper-ridge')).json()) as { document: { practice: string } }
+test('another practice says first what it would change, changes no stored value, and a person reads in units of their own', async ({
+  page,
+}) => {
+  const state = async () =>
+    (await (await page.request.get('/api/jobs/juniper-ridge')).json()) as {
+      document: { practice: string }
+    }
   await page.goto('/jobs/juniper-ridge/site')
   await workAs(page, 'Maren Oduya')
   const { practice: was, ...before } = (await state()).document
@@ -215,15 +364,23 @@ test('another practice says first what it would change, changes no stored value,
   await page.getByRole('button', { name: /Length shown in/ }).click()
   await page.getByRole('option', { name: 'cm', exact: true }).click()
   await page.keyboard.press('Escape')
-  await expect(page.getByRole('button', { name: /^Highest outlet above the main 42[67]/ })).toBeVisible()
+  await expect(
+    page.getByRole('button', { name: /^Highest outlet above the main 42[67]/ }),
+  ).toBeVisible()
   await page.reload()
-  await expect(page.getByRole('button', { name: /^Highest outlet above the main 42[67]/ })).toBeVisible()
+  await expect(
+    page.getByRole('button', { name: /^Highest outlet above the main 42[67]/ }),
+  ).toBeVisible()
   await workAs(page, 'Tobias Lindqvarn')
-  await expect(page.getByRole('button', { name: /^Highest outlet above the main 14\.0/ })).toBeVisible()
+  await expect(
+    page.getByRole('button', { name: /^Highest outlet above the main 14\.0/ }),
+  ).toBeVisible()
   await page.request.put('/api/people/maren-oduya/units', { data: {} })
 })
 
-test('ways of heating water are compared, the day is run and stopped, the scalding outlet is found and mixed down', async ({ page }) => {
+test('ways of heating water are compared, the day is run and stopped, the scalding outlet is found and mixed down', async ({
+  page,
+}) => {
   await newJob(page, 'Two Showers House')
   const go = (sheet: string) => page.goto(page.url().replace(/\/[a-z]+(#.*)?$/, `/${sheet}`))
   const figure = async (row: RegExp, text: string) => {
@@ -241,7 +398,8 @@ test('ways of heating water are compared, the day is run and stopped, the scaldi
   await saved(page)
   await go('heat')
   await expect(page.getByRole('heading', { level: 2 })).toContainText('Set two ways side by side')
-  for (const kind of ['Boiler with cylinder', 'Heats as it runs']) await choose(page, 'Set another beside it', kind)
+  for (const kind of ['Boiler with cylinder', 'Heats as it runs'])
+    await choose(page, 'Set another beside it', kind)
   await figure(/^Hot water output of Boiler with cylinder/, '24 kW')
   await figure(/^Store of Boiler with cylinder/, '180 L')
   await figure(/^Coil rating of Boiler with cylinder/, '20 kW')
@@ -258,15 +416,23 @@ test('ways of heating water are compared, the day is run and stopped, the scaldi
   await expect(row('Reheat from cold, by hand')).toContainText('34:29')
 
   await choose(page, 'Whether Shower is mixed down', 'Not mixed')
-  await expect(page.getByLabel('Margin notes').getByText(/nothing there mixes it down/)).toBeVisible()
+  await expect(
+    page.getByLabel('Margin notes').getByText(/nothing there mixes it down/),
+  ).toBeVisible()
   await page.getByRole('button', { name: 'have it mixed down' }).click()
-  await expect(page.getByLabel('Margin notes').getByText(/nothing there mixes it down/)).toBeHidden()
+  await expect(
+    page.getByLabel('Margin notes').getByText(/nothing there mixes it down/),
+  ).toBeHidden()
 
   await page.getByRole('button', { name: 'Begin with a usual day' }).click()
   await expect(page.getByText(/^Run\. Energy in and out/)).toBeVisible({ timeout: 30_000 })
   const day = page.getByRole('region', { name: /^A day.s draws/ })
-  await expect(day.getByRole('listitem').filter({ hasText: 'Heats as it runs' }).last()).toContainText(/falls below 38/)
-  await expect(day.getByRole('listitem').filter({ hasText: 'Boiler with cylinder' }).last()).toContainText(/Top at most/)
+  await expect(
+    day.getByRole('listitem').filter({ hasText: 'Heats as it runs' }).last(),
+  ).toContainText(/falls below 38/)
+  await expect(
+    day.getByRole('listitem').filter({ hasText: 'Boiler with cylinder' }).last(),
+  ).toContainText(/Top at most/)
   // The run is held at its start: a fast machine ends it before a hand reaches the button.
   await page.route('**/assets/worker-*.js', () => undefined)
   await choose(page, 'Layers of the store', '120 layers')
@@ -284,15 +450,30 @@ test('ways of heating water are compared, the day is run and stopped, the scaldi
   await page.getByRole('textbox', { name: 'Because' }).press('Enter')
   await expect(page.getByRole('heading', { level: 2 })).toContainText('two showers run')
   await page.reload()
-  await expect(page.getByRole('textbox', { name: 'Because' })).toHaveValue('two showers before school')
+  await expect(page.getByRole('textbox', { name: 'Because' })).toHaveValue(
+    'two showers before school',
+  )
   await page.getByRole('button', { name: 'Put it on the rating plates' }).click()
   await saved(page)
   await go('plates')
-  await expect(page.getByText('Cylinder of Boiler with cylinder').or(page.locator('input[value="Cylinder of Boiler with cylinder"]')).first()).toBeVisible()
+  await expect(
+    page
+      .getByText('Cylinder of Boiler with cylinder')
+      .or(page.locator('input[value="Cylinder of Boiler with cylinder"]'))
+      .first(),
+  ).toBeVisible()
 })
 
-test('the board finds, narrows, sorts, pages and puts away by keyboard, and starts a job from another', async ({ page }) => {
-  const made = Array.from({ length: 30 }, (_, i) => ({ id: `terrace-${i}`, name: `Terrace ${String(i + 1).padStart(2, '0')}`, address: 'Long Terrace', practice: 'uk-ireland', by: 'maren-oduya' }))
+test('the board finds, narrows, sorts, pages and puts away by keyboard, and starts a job from another', async ({
+  page,
+}) => {
+  const made = Array.from({ length: 30 }, (_, i) => ({
+    id: `terrace-${i}`,
+    name: `Terrace ${String(i + 1).padStart(2, '0')}`,
+    address: 'Long Terrace',
+    practice: 'uk-ireland',
+    by: 'maren-oduya',
+  }))
   for (const job of made) await page.request.post('/api/jobs', { data: job })
   await page.goto('/')
   await workAs(page, 'Maren Oduya')
@@ -322,7 +503,9 @@ test('the board finds, narrows, sorts, pages and puts away by keyboard, and star
   await page.getByRole('button', { name: 'Show all' }).click()
   await page.getByRole('searchbox').fill('Kestrel')
   await page.getByRole('button', { name: /More for Kestrel Weir/ }).click()
-  await page.getByRole('textbox', { name: 'Start another job from this design' }).fill('Second Boathouse')
+  await page
+    .getByRole('textbox', { name: 'Start another job from this design' })
+    .fill('Second Boathouse')
   await page.getByRole('button', { name: 'Use as template' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Second Boathouse')
   await page.getByRole('link', { name: /Rating plates/ }).click()

@@ -16,7 +16,11 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   // Survey: any unit as text.
   await enter(page, 'Site elevation', '120 ft', 'Read')
   await page.getByRole('button', { name: 'Today' }).click()
-  for (const utility of ['Water', 'Gas', 'Power']) await page.getByRole('group', { name: `${utility} connected` }).getByRole('button', { name: 'Live' }).click()
+  for (const utility of ['Water', 'Gas', 'Power'])
+    await page
+      .getByRole('group', { name: `${utility} connected` })
+      .getByRole('button', { name: 'Live' })
+      .click()
   await prove(page)
   await goTo(page, 'plates')
   await choose(page, 'Add an appliance', 'Boiler')
@@ -25,10 +29,16 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await enter(page, 'Water content', '4,2 L', 'Read')
   await enter(page, 'Least gas pressure at its inlet', '17 mbar', 'Read')
   await enter(page, 'Greatest gas test pressure', '15 mbar', 'Read')
-  await expect(page.getByLabel('Margin notes').getByText(/Not on file for Boiler: manual/)).toBeVisible()
+  await expect(
+    page.getByLabel('Margin notes').getByText(/Not on file for Boiler: manual/),
+  ).toBeVisible()
   await page.getByLabel('Add the manual of boiler').setInputFiles(paper('boiler-manual.pdf'))
-  await page.getByLabel('Add the installation instructions of boiler').setInputFiles(paper('boiler-installation.pdf'))
-  await expect(page.getByLabel('Margin notes').getByText(/Not on file for Boiler: (manual|installation)/)).toBeHidden()
+  await page
+    .getByLabel('Add the installation instructions of boiler')
+    .setInputFiles(paper('boiler-installation.pdf'))
+  await expect(
+    page.getByLabel('Margin notes').getByText(/Not on file for Boiler: (manual|installation)/),
+  ).toBeHidden()
   await page.getByText('This job has a heating circuit').click()
   await prove(page)
   await goTo(page, 'site')
@@ -51,7 +61,23 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   // The place: not looked at is not no, and says so until it is looked at.
   await goTo(page, 'place')
   await expect(page.getByRole('heading', { level: 2 })).toContainText('not looked at yet')
-  for (const [row, answer] of [['Where it stands or will stand', 'Kitchen'], ['Attic, or living space below', 'No'], ['The ground shakes here', 'No'], ['It can freeze here', 'No'], ['Salt, chlorine or solvents in the air', 'No'], ['Room to work on it', 'Kept'], ['Clearance to what can burn', 'Kept'], ['Safety valve: lever within reach, outlet in sight', 'None there yet'], ['Air for burning', 'Sealed, from outside'], ['An open-flued appliance stands or stays here', 'No'], ['Route for the flue', 'Clear'], ['Drain for discharge and condensate', 'By gravity'], ['Electrical supply with an isolator of its own', 'Its own'], ['Cords make a drip loop below the socket', 'No cord']] as const) await look(page, row, answer)
+  for (const [row, answer] of [
+    ['Where it stands or will stand', 'Kitchen'],
+    ['Attic, or living space below', 'No'],
+    ['The ground shakes here', 'No'],
+    ['It can freeze here', 'No'],
+    ['Salt, chlorine or solvents in the air', 'No'],
+    ['Room to work on it', 'Kept'],
+    ['Clearance to what can burn', 'Kept'],
+    ['Safety valve: lever within reach, outlet in sight', 'None there yet'],
+    ['Air for burning', 'Sealed, from outside'],
+    ['An open-flued appliance stands or stays here', 'No'],
+    ['Route for the flue', 'Clear'],
+    ['Drain for discharge and condensate', 'By gravity'],
+    ['Electrical supply with an isolator of its own', 'Its own'],
+    ['Cords make a drip loop below the socket', 'No cord'],
+  ] as const)
+    await look(page, row, answer)
   await prove(page)
 
   // Heat: a zone from its loss sheet, two ways side by side, one chosen with its reason.
@@ -62,7 +88,9 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await page.getByRole('dialog').getByRole('button', { name: 'Use it' }).click()
   for (const kind of ['Boiler with cylinder', 'Heats as it runs']) {
     await choose(page, 'Set another beside it', kind)
-    await page.getByRole('button', { name: new RegExp(`^Heating output of ${kind}: .*not known`) }).click()
+    await page
+      .getByRole('button', { name: new RegExp(`^Heating output of ${kind}: .*not known`) })
+      .click()
     await page.getByRole('dialog').getByRole('textbox').first().fill('24 kW')
     await page.getByRole('dialog').getByRole('button', { name: 'Use it' }).click()
   }
@@ -89,8 +117,13 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   // Heating vessel: a relief valve, an answer.
   await goTo(page, 'vessel')
   await expect(page.getByRole('button', { name: /fit 3\.00/ })).toBeVisible()
-  await page.getByRole('button', { name: /fit 3\.00/ }).first().click()
-  await expect(page.getByRole('heading', { level: 2 })).toContainText(/L vessel, charged to .*bar before filling/)
+  await page
+    .getByRole('button', { name: /fit 3\.00/ })
+    .first()
+    .click()
+  await expect(page.getByRole('heading', { level: 2 })).toContainText(
+    /L vessel, charged to .*bar before filling/,
+  )
   await page.getByRole('button', { name: /Unfold/ }).click()
   await expect(page.getByText(/EN 12828:2003 Annex D/).first()).toBeVisible()
   await prove(page)
@@ -115,7 +148,11 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await enter(page, 'Length of pipe', '7 m')
   await choose(page, 'Ends at', 'Boiler')
   await expect(page.getByRole('heading', { level: 2 })).toContainText(/to the boiler; .* allowed/)
-  await page.getByRole('button', { name: '10 mm' }).or(page.getByText('Choose for me')).first().waitFor()
+  await page
+    .getByRole('button', { name: '10 mm' })
+    .or(page.getByText('Choose for me'))
+    .first()
+    .waitFor()
   await prove(page)
 
   // Prove: fails, is repaired, passes; a reload in the middle loses nothing.
@@ -129,7 +166,9 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await expect(page.getByText(/things are off on site|thing is off on site/)).toBeVisible()
   await page.reload()
   await expect(page.getByRole('heading', { level: 2 })).toContainText('lost', { timeout: 30_000 })
-  await page.getByRole('textbox', { name: 'Repaired: what was done' }).fill('nut at the boiler cock pulled up, soaped: dry')
+  await page
+    .getByRole('textbox', { name: 'Repaired: what was done' })
+    .fill('nut at the boiler cock pulled up, soaped: dry')
   await page.getByRole('button', { name: 'Record the repair' }).click()
   await page.getByRole('button', { name: 'Test again' }).click()
   for (const box of await page.getByRole('checkbox').all()) await box.check({ force: true })
@@ -148,17 +187,25 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
     await holdGuards(page)
     const reading = page.getByRole('main').locator('form').getByRole('textbox')
     if (await reading.isVisible()) {
-      const scale = await page.getByText(/design /).last().innerText()
+      const scale = await page
+        .getByText(/design /)
+        .last()
+        .innerText()
       await reading.fill(/design ([\d.]+\s?\w+)/.exec(scale)?.[1] ?? '20 mbar')
       await expect(page.getByText('Would pass')).toBeVisible()
     }
     await page.getByRole('button', { name: /^(Sign this step|Record )/ }).click()
   }
   // The four things taken off for the two tests are still on the strip until they are put back by name.
-  const off = page.getByText(/^(\d+) things? (is|are) off on site/).or(page.getByText('Nothing is off on site'))
+  const off = page
+    .getByText(/^(\d+) things? (is|are) off on site/)
+    .or(page.getByText('Nothing is off on site'))
   const left = async () => Number(/^(\d+) thing/.exec(await off.first().innerText())?.[1] ?? 0)
   for (let before = await left(); before > 0; before = await left()) {
-    await page.getByRole('button', { name: /^Put back: / }).first().click()
+    await page
+      .getByRole('button', { name: /^Put back: / })
+      .first()
+      .click()
     await expect.poll(left).toBeLessThan(before)
   }
   await expect(page.getByText('Nothing is off on site')).toBeVisible()
@@ -169,21 +216,56 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await expect(page.getByRole('heading', { level: 2 })).toContainText('Nothing is missing')
   await page.getByRole('textbox', { name: /Type your name/ }).fill('Maren Oduya')
   await page.getByRole('button', { name: 'Sign and freeze' }).click()
-  await expect(page.getByRole('heading', { level: 2 })).toContainText('Revision A is signed and frozen')
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Handover sheet, PDF' }).click()])
+  await expect(page.getByRole('heading', { level: 2 })).toContainText(
+    'Revision A is signed and frozen',
+  )
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Handover sheet, PDF' }).click(),
+  ])
   const text = await textOfPdf(readFileSync(await download.path()))
-  for (const part of ['Lantern Yard Pottery', 'revision A', 'Test 1: Failed', 'Test 2: Passed', 'Repaired: nut at the boiler cock', 'Commissioning', 'Hot maximum', 'Workings', 'Water in the system', 'EN 12828', 'Heating circuit', 'Index circuit', 'Relief and discharge', 'Charge before filling', 'Smell of gas', 'Nothing is off on site', 'Maren Oduya']) expect(text).toContain(part)
+  for (const part of [
+    'Lantern Yard Pottery',
+    'revision A',
+    'Test 1: Failed',
+    'Test 2: Passed',
+    'Repaired: nut at the boiler cock',
+    'Commissioning',
+    'Hot maximum',
+    'Workings',
+    'Water in the system',
+    'EN 12828',
+    'Heating circuit',
+    'Index circuit',
+    'Relief and discharge',
+    'Charge before filling',
+    'Smell of gas',
+    'Nothing is off on site',
+    'Maren Oduya',
+  ])
+    expect(text).toContain(part)
   expect(text).not.toMatch(/\bis compliant\b|NaN|undefined/)
 
   // The whole job leaves as a file, and comes in again elsewhere as it was.
-  const [exported] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'The whole job, JSON' }).click()])
-  const file = JSON.parse(readFileSync(await exported.path(), 'utf8')) as { id: string; revisions: { letter: string }[]; records: unknown[] }
+  const [exported] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'The whole job, JSON' }).click(),
+  ])
+  const file = JSON.parse(readFileSync(await exported.path(), 'utf8')) as {
+    id: string
+    revisions: { letter: string }[]
+    records: unknown[]
+  }
   expect(file.revisions.map((revision) => revision.letter)).toEqual(['A'])
   const copy = Buffer.from(JSON.stringify({ ...file, id: `${file.id.slice(0, 20)}-copy` }))
   await page.goto('/')
-  await page.locator('input[type=file]').setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: copy })
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: copy })
   await expect(page).toHaveURL(/-copy\/site$/)
   await goTo(page, 'handover')
-  await expect(page.getByRole('heading', { level: 2 })).toContainText('Revision A is signed and frozen')
+  await expect(page.getByRole('heading', { level: 2 })).toContainText(
+    'Revision A is signed and frozen',
+  )
   await saved(page)
 })

@@ -4,8 +4,44 @@ import { join } from 'node:path'
 import { performance } from 'node:perf_hooks'
 import type { JobFile } from '@hestian/core'
 import {
-  answerOf, applyEdits, asDesigned, blankDocument, chooseSizes, circuitSheet, cycleOf, drawModelOf, fuelGases, gasSheet, heatingCycle, heatSheet, judge, ladderOf, leansOn, placeSheet, platesSheet, practices, pressureLadder, pressureTemperature, pressureView, readingsSheet, reliefSheet, safetySheet, showIn, simulateDraws, siteSheet, solve, solveGasTree, solveWaterTree, sourceNode, vesselSheet, waterNetwork, waterSheet,
-  type GasConditions, type PipeToSize, type SizedPipe, type WaterPipe,
+  answerOf,
+  applyEdits,
+  asDesigned,
+  blankDocument,
+  chooseSizes,
+  circuitSheet,
+  cycleOf,
+  drawModelOf,
+  fuelGases,
+  gasSheet,
+  heatingCycle,
+  heatSheet,
+  judge,
+  ladderOf,
+  leansOn,
+  placeSheet,
+  platesSheet,
+  practices,
+  pressureLadder,
+  pressureTemperature,
+  pressureView,
+  readingsSheet,
+  reliefSheet,
+  safetySheet,
+  showIn,
+  simulateDraws,
+  siteSheet,
+  solve,
+  solveGasTree,
+  solveWaterTree,
+  sourceNode,
+  vesselSheet,
+  waterNetwork,
+  waterSheet,
+  type GasConditions,
+  type PipeToSize,
+  type SizedPipe,
+  type WaterPipe,
 } from '@hestian/core'
 import { demoJobs } from '../demo/src/index'
 import { buildApp } from '../server/src/app/app'
@@ -20,33 +56,71 @@ function timed(work: () => void, warm = 20): { least: number; middle: number; mo
   const runs = Array.from({ length: warm === 1 ? 7 : 15 }, () => {
     let times = 0
     const start = performance.now()
-    while (performance.now() - start < 40) { work(); times++ }
+    while (performance.now() - start < 40) {
+      work()
+      times++
+    }
     return (performance.now() - start) / times
   }).sort((a, b) => a - b)
-  return { least: runs[0] ?? 0, middle: runs[Math.floor(runs.length / 2)] ?? 0, most: runs[runs.length - 1] ?? 0 }
+  return {
+    least: runs[0] ?? 0,
+    middle: runs[Math.floor(runs.length / 2)] ?? 0,
+    most: runs[runs.length - 1] ?? 0,
+  }
 }
 
-const say = (name: string, { least, middle, most }: ReturnType<typeof timed>, peer_ms: number, peer: string) =>
-  console.log(`${name}: Hestian ${middle.toFixed(3)} ms, ${peer} ${peer_ms.toFixed(3)} ms, ratio ${(middle / peer_ms).toFixed(4)} (${(least / peer_ms).toFixed(4)}/${(middle / peer_ms).toFixed(4)}/${(most / peer_ms).toFixed(4)})`)
+const say = (
+  name: string,
+  { least, middle, most }: ReturnType<typeof timed>,
+  peer_ms: number,
+  peer: string,
+) =>
+  console.log(
+    `${name}: Hestian ${middle.toFixed(3)} ms, ${peer} ${peer_ms.toFixed(3)} ms, ratio ${(middle / peer_ms).toFixed(4)} (${(least / peer_ms).toFixed(4)}/${(middle / peer_ms).toFixed(4)}/${(most / peer_ms).toFixed(4)})`,
+  )
 
 const club = demoJobs()['kestrel-weir'] as JobFile
 for (const [name, file] of Object.entries(demoJobs()) as [string, JobFile][]) {
-  say(`solve ${name}`, timed(() => solve(file.document)), frame_ms, 'frame')
+  say(
+    `solve ${name}`,
+    timed(() => solve(file.document)),
+    frame_ms,
+    'frame',
+  )
   const solution = solve(file.document)
-  say(`judge ${name}`, timed(() => judge(solution, { entries: file.records, samples: file.samples })), frame_ms, 'frame')
+  say(
+    `judge ${name}`,
+    timed(() => judge(solution, { entries: file.records, samples: file.samples })),
+    frame_ms,
+    'frame',
+  )
 }
 
 /** Share of `solve` per section for the largest demo job. */
 {
   const { document } = club
   const practice = practices[document.practice]
-  const [readings, heat, safety] = [answerOf(readingsSheet(document, practice)), answerOf(heatSheet(document, practice)), answerOf(solve(document).safety)]
+  const [readings, heat, safety] = [
+    answerOf(readingsSheet(document, practice)),
+    answerOf(heatSheet(document, practice)),
+    answerOf(solve(document).safety),
+  ]
   const whole = timed(() => solve(document)).middle
   const sections: Record<string, () => void> = {
-    site: () => siteSheet(document), readings: () => readingsSheet(document, practice), plates: () => platesSheet(document), place: () => placeSheet(document, practice), heat: () => heatSheet(document, practice), circuit: () => circuitSheet(document, practice),
-    vessel: () => vesselSheet(document, practice), safety: () => safetySheet(document, practice, readings, heat), relief: () => reliefSheet(document, practice, safety), gas: () => gasSheet(document, practice), water: () => waterSheet(document, practice, 0.2),
+    site: () => siteSheet(document),
+    readings: () => readingsSheet(document, practice),
+    plates: () => platesSheet(document),
+    place: () => placeSheet(document, practice),
+    heat: () => heatSheet(document, practice),
+    circuit: () => circuitSheet(document, practice),
+    vessel: () => vesselSheet(document, practice),
+    safety: () => safetySheet(document, practice, readings, heat),
+    relief: () => reliefSheet(document, practice, safety),
+    gas: () => gasSheet(document, practice),
+    water: () => waterSheet(document, practice, 0.2),
   }
-  for (const [name, section] of Object.entries(sections)) say(`solve kestrel-weir, its ${name}`, timed(section), whole, 'the whole of it')
+  for (const [name, section] of Object.entries(sections))
+    say(`solve kestrel-weir, its ${name}`, timed(section), whole, 'the whole of it')
 }
 
 /** A rung held and moved: the job solved and judged as it would be, and the ladder drawn again. A slider moved: the curve. */
@@ -55,82 +129,243 @@ for (const [name, file] of Object.entries(demoJobs()) as [string, JobFile][]) {
   const practice = practices[document.practice]
   const show = showIn(practice.units)
   let fill = 1.3e5
-  say('a rung moved', timed(() => {
-    fill = fill >= 1.6e5 ? 1.3e5 : fill + 5000
-    const moved = solve(applyEdits(document, [{ path: ['heating', 'fillGauge_Pa'], value: { value: fill, basis: 'read', from: '' } }]))
-    judge(moved, { entries: club.records, samples: club.samples })
-    const answer = answerOf(moved.vessel)
-    if (answer) { ladderOf(answer, practice); pressureLadder(answer, practice, show, { width: 366, height: 372 }); pressureTemperature(pressureView(answer, asDesigned), show, practice.units, { width: 520, height: 300 }) }
-  }), frame_ms, 'frame')
+  say(
+    'a rung moved',
+    timed(() => {
+      fill = fill >= 1.6e5 ? 1.3e5 : fill + 5000
+      const moved = solve(
+        applyEdits(document, [
+          { path: ['heating', 'fillGauge_Pa'], value: { value: fill, basis: 'read', from: '' } },
+        ]),
+      )
+      judge(moved, { entries: club.records, samples: club.samples })
+      const answer = answerOf(moved.vessel)
+      if (answer) {
+        ladderOf(answer, practice)
+        pressureLadder(answer, practice, show, { width: 366, height: 372 })
+        pressureTemperature(pressureView(answer, asDesigned), show, practice.units, {
+          width: 520,
+          height: 300,
+        })
+      }
+    }),
+    frame_ms,
+    'frame',
+  )
   const vessel = answerOf(solve(document).vessel)
   let lost = 0
   if (vessel) {
-    say('a slider moved', timed(() => { lost = (lost + 2000) % 80000; pressureTemperature(pressureView(vessel, { ...asDesigned, chargeLost_Pa: lost }), show, practice.units, { width: 520, height: 300 }) }), frame_ms, 'frame')
-    say('three heating cycles', timed(() => heatingCycle(cycleOf(vessel, { ...asDesigned, waterloggedRatio: 0.8 }, 4e5)), 1), 1000, 'a second')
+    say(
+      'a slider moved',
+      timed(() => {
+        lost = (lost + 2000) % 80000
+        pressureTemperature(
+          pressureView(vessel, { ...asDesigned, chargeLost_Pa: lost }),
+          show,
+          practice.units,
+          { width: 520, height: 300 },
+        )
+      }),
+      frame_ms,
+      'frame',
+    )
+    say(
+      'three heating cycles',
+      timed(() => heatingCycle(cycleOf(vessel, { ...asDesigned, waterloggedRatio: 0.8 }, 4e5)), 1),
+      1000,
+      'a second',
+    )
   }
 }
 
 /** The same job with a store that is another one each time: nothing remembered helps. */
 let litres = 300
-say('solve kestrel-weir, a store changed', timed(() => {
-  const { document } = club
-  const [first, ...rest] = document.heat.options
-  litres += 0.001
-  if (first?.store_m3) solve({ ...document, heat: { ...document.heat, options: [{ ...first, store_m3: { ...first.store_m3, value: litres / 1000 } }, ...rest] } })
-}), frame_ms, 'frame')
+say(
+  'solve kestrel-weir, a store changed',
+  timed(() => {
+    const { document } = club
+    const [first, ...rest] = document.heat.options
+    litres += 0.001
+    if (first?.store_m3)
+      solve({
+        ...document,
+        heat: {
+          ...document.heat,
+          options: [{ ...first, store_m3: { ...first.store_m3, value: litres / 1000 } }, ...rest],
+        },
+      })
+  }),
+  frame_ms,
+  'frame',
+)
 
 /** A trunk with an appliance at every step: the shape that makes choices multiply. */
-const comb = (count: number): PipeToSize[] => Array.from({ length: count }, (_, i) => [
-  { id: `t${i}`, from: i === 0 ? 'meter' : `t${i - 1}`, length_m: 2, elbows: 0, branchTees: 0, material: 'steel-schedule-40', load_W: 0 } satisfies PipeToSize,
-  { id: `b${i}`, from: `t${i}`, length_m: 3, elbows: 1, branchTees: 1, material: 'steel-schedule-40', load_W: 8000 + (i % 5) * 3000, dropAllowed_Pa: 124.5 } satisfies PipeToSize,
-]).flat()
+const comb = (count: number): PipeToSize[] =>
+  Array.from({ length: count }, (_, i) => [
+    {
+      id: `t${i}`,
+      from: i === 0 ? 'meter' : `t${i - 1}`,
+      length_m: 2,
+      elbows: 0,
+      branchTees: 0,
+      material: 'steel-schedule-40',
+      load_W: 0,
+    } satisfies PipeToSize,
+    {
+      id: `b${i}`,
+      from: `t${i}`,
+      length_m: 3,
+      elbows: 1,
+      branchTees: 1,
+      material: 'steel-schedule-40',
+      load_W: 8000 + (i % 5) * 3000,
+      dropAllowed_Pa: 124.5,
+    } satisfies PipeToSize,
+  ]).flat()
 /** Two branches at every tee: the shape of a building. */
-const bushy = (count: number): PipeToSize[] => Array.from({ length: 2 * count - 1 }, (_, i) => ({
-  id: `n${i}`, from: i === 0 ? 'meter' : `n${Math.floor((i - 1) / 2)}`, length_m: 1 + ((i * 7919) % 13) * 0.31, elbows: 1, branchTees: 1, material: 'steel-schedule-40' as const, load_W: i >= count - 1 ? 6000 + ((i * 31) % 9) * 1500 : 0, ...(i >= count - 1 ? { dropAllowed_Pa: 124.5 } : {}),
-}))
-const conditions: GasConditions = { method: 'nfpa54-low', gas: fuelGases['north-america']['natural-gas'], meterGauge_Pa: 1743, atmosphere_Pa: 101325 }
+const bushy = (count: number): PipeToSize[] =>
+  Array.from({ length: 2 * count - 1 }, (_, i) => ({
+    id: `n${i}`,
+    from: i === 0 ? 'meter' : `n${Math.floor((i - 1) / 2)}`,
+    length_m: 1 + ((i * 7919) % 13) * 0.31,
+    elbows: 1,
+    branchTees: 1,
+    material: 'steel-schedule-40' as const,
+    load_W: i >= count - 1 ? 6000 + ((i * 31) % 9) * 1500 : 0,
+    ...(i >= count - 1 ? { dropAllowed_Pa: 124.5 } : {}),
+  }))
+const conditions: GasConditions = {
+  method: 'nfpa54-low',
+  gas: fuelGases['north-america']['natural-gas'],
+  meterGauge_Pa: 1743,
+  atmosphere_Pa: 101325,
+}
 /** A choice is remembered: each run asks for another tree, a hair longer than the last. */
 let hair = 0
-const longer = (pipes: readonly PipeToSize[]): PipeToSize[] => { hair += 1e-6; return pipes.map((pipe) => ({ ...pipe, length_m: pipe.length_m + hair })) }
-const chosen = (pipes: readonly PipeToSize[]) => timed(() => { if (!chooseSizes(longer(pipes), conditions)) throw new Error('no sizes: nothing was measured') }, 3)
+const longer = (pipes: readonly PipeToSize[]): PipeToSize[] => {
+  hair += 1e-6
+  return pipes.map((pipe) => ({ ...pipe, length_m: pipe.length_m + hair }))
+}
+const chosen = (pipes: readonly PipeToSize[]) =>
+  timed(() => {
+    if (!chooseSizes(longer(pipes), conditions)) throw new Error('no sizes: nothing was measured')
+  }, 3)
 /** With a trunk of 200 the usual half inch of water does not do at any size; two pounds of gas do. */
-const roomy = (pipes: readonly PipeToSize[]): PipeToSize[] => pipes.map((pipe) => (pipe.dropAllowed_Pa === undefined ? pipe : { ...pipe, dropAllowed_Pa: 2000 }))
-for (const count of [20, 60, 200]) say(`choose sizes for ${count} appliances, two at every tee`, chosen(bushy(count)), 100, 'a tenth of a second')
-for (const count of [20, 60, 200]) say(`choose sizes for ${count} appliances on one trunk`, chosen(count > 60 ? roomy(comb(count)) : comb(count)), 100, 'a tenth of a second')
+const roomy = (pipes: readonly PipeToSize[]): PipeToSize[] =>
+  pipes.map((pipe) =>
+    pipe.dropAllowed_Pa === undefined ? pipe : { ...pipe, dropAllowed_Pa: 2000 },
+  )
+for (const count of [20, 60, 200])
+  say(
+    `choose sizes for ${count} appliances, two at every tee`,
+    chosen(bushy(count)),
+    100,
+    'a tenth of a second',
+  )
+for (const count of [20, 60, 200])
+  say(
+    `choose sizes for ${count} appliances on one trunk`,
+    chosen(count > 60 ? roomy(comb(count)) : comb(count)),
+    100,
+    'a tenth of a second',
+  )
 
 /** A tree of water pipes solved by ours and by a general-purpose network engine, in the same run. Both have the tree laid out and get other draws each time. */
-const waterPipes = (count: number) => Array.from({ length: count }, (_, i): WaterPipe => ({ id: `${i}`, from: i === 0 ? sourceNode : `${Math.floor((i - 1) / 2)}`, length_m: 2 + (i % 7), bore_m: i < 7 ? 0.1 : i < 63 ? 0.05 : 0.0202, roughness_m: 1.5e-6, lossCoefficient: 1.8, rise_m: (i % 5) * 0.2 - 0.3, draw_m3_s: 1e-5 + (i % 4) * 1e-5 }))
+const waterPipes = (count: number) =>
+  Array.from({ length: count }, (_, i): WaterPipe => ({
+    id: `${i}`,
+    from: i === 0 ? sourceNode : `${Math.floor((i - 1) / 2)}`,
+    length_m: 2 + (i % 7),
+    bore_m: i < 7 ? 0.1 : i < 63 ? 0.05 : 0.0202,
+    roughness_m: 1.5e-6,
+    lossCoefficient: 1.8,
+    rise_m: (i % 5) * 0.2 - 0.3,
+    draw_m3_s: 1e-5 + (i % 4) * 1e-5,
+  }))
 const fluid = { density_kg_m3: 1000, viscosity_Pas: 1.306e-3 }
 const solving = (pipes: readonly WaterPipe[], formula: 'colebrook' | 'engine') => {
   const network = waterNetwork(pipes, () => 60 * 9806.65, fluid, formula)
   const draws = Float64Array.from(network.ordered, (pipe) => pipe.draw_m3_s)
   let scale = 1
-  return timed(() => { scale = scale > 1.2 ? 1 : scale + 0.01; network.solve(draws.map((draw) => draw * scale)) })
+  return timed(() => {
+    scale = scale > 1.2 ? 1 : scale + 0.01
+    network.solve(draws.map((draw) => draw * scale))
+  })
 }
 for (const count of [60, 600]) {
   const pipes = waterPipes(count)
   const engine = await waterEngine(pipes, { head_m: 60, viscosity_m2_s: 1.306e-6 })
   const theirs = timed(engine.solve).middle
-  say(`water tree of ${count} pipes, Colebrook`, solving(pipes, 'colebrook'), theirs, 'a network engine')
-  say(`water tree of ${count} pipes, the engine’s friction`, solving(pipes, 'engine'), theirs, 'a network engine')
-  say(`water tree of ${count} pipes, laid out anew each time`, timed(() => solveWaterTree(pipes, () => 60 * 9806.65, fluid)), theirs, 'a network engine')
+  say(
+    `water tree of ${count} pipes, Colebrook`,
+    solving(pipes, 'colebrook'),
+    theirs,
+    'a network engine',
+  )
+  say(
+    `water tree of ${count} pipes, the engine’s friction`,
+    solving(pipes, 'engine'),
+    theirs,
+    'a network engine',
+  )
+  say(
+    `water tree of ${count} pipes, laid out anew each time`,
+    timed(() => solveWaterTree(pipes, () => 60 * 9806.65, fluid)),
+    theirs,
+    'a network engine',
+  )
   engine.close()
 }
 
 /** How time grows with size: each against half of it. Twice is proportional. */
 for (const count of [100, 200, 400, 800]) {
   const half = solving(waterPipes(count / 2), 'colebrook').middle
-  say(`water tree of ${count} pipes against half of it`, solving(waterPipes(count), 'colebrook'), half, 'half the size')
+  say(
+    `water tree of ${count} pipes against half of it`,
+    solving(waterPipes(count), 'colebrook'),
+    half,
+    'half the size',
+  )
 }
-for (const count of [50, 100, 200, 400]) say(`choose sizes for ${count} appliances against half of them`, chosen(roomy(bushy(count))), chosen(roomy(bushy(count / 2))).middle, 'half the size')
+for (const count of [50, 100, 200, 400])
+  say(
+    `choose sizes for ${count} appliances against half of them`,
+    chosen(roomy(bushy(count))),
+    chosen(roomy(bushy(count / 2))).middle,
+    'half the size',
+  )
 
 /** A gas tree after one load changed, by ours and as a sheet in a general-purpose spreadsheet engine. */
 for (const count of [60, 600]) {
-  const sized: SizedPipe[] = Array.from({ length: count }, (_, i) => ({ id: `${i}`, from: i === 0 ? 'meter' : `${Math.floor((i - 1) / 2)}`, length_m: 2 + (i % 7), elbows: 1, branchTees: 1, material: 'steel-schedule-40', load_W: 5000, size: { name: '1', bore_m: 0.0266 } }))
+  const sized: SizedPipe[] = Array.from({ length: count }, (_, i) => ({
+    id: `${i}`,
+    from: i === 0 ? 'meter' : `${Math.floor((i - 1) / 2)}`,
+    length_m: 2 + (i % 7),
+    elbows: 1,
+    branchTees: 1,
+    material: 'steel-schedule-40',
+    load_W: 5000,
+    size: { name: '1', bore_m: 0.0266 },
+  }))
   const sheet = gasSheetIn(sized, conditions)
   let load = 5000
-  const ours = timed(() => { load = load > 9000 ? 5000 : load + 1; solveGasTree(sized.map((pipe, i) => (i === count - 1 ? { ...pipe, load_W: load } : pipe)), conditions) })
-  say(`gas tree of ${count} pipes, a load changed`, ours, timed(() => { load = load > 9000 ? 5000 : load + 1; sheet.setLoad(count - 1, load); sheet.dropTo_Pa(count - 1) }).middle, 'a spreadsheet engine')
+  const ours = timed(() => {
+    load = load > 9000 ? 5000 : load + 1
+    solveGasTree(
+      sized.map((pipe, i) => (i === count - 1 ? { ...pipe, load_W: load } : pipe)),
+      conditions,
+    )
+  })
+  say(
+    `gas tree of ${count} pipes, a load changed`,
+    ours,
+    timed(() => {
+      load = load > 9000 ? 5000 : load + 1
+      sheet.setLoad(count - 1, load)
+      sheet.dropTo_Pa(count - 1)
+    }).middle,
+    'a spreadsheet engine',
+  )
   sheet.close()
 }
 
@@ -140,16 +375,32 @@ if (heat.applies && heat.answer) {
   const [cylinder] = heat.answer.options
   for (const nodes of [20, 30, 60, 120]) {
     const model = cylinder && drawModelOf(club.document, heat.answer, cylinder, nodes)
-    if (model) say(`a day of draws, ${nodes} layers`, timed(() => simulateDraws(model), 1), 1000, 'a second')
+    if (model)
+      say(
+        `a day of draws, ${nodes} layers`,
+        timed(() => simulateDraws(model), 1),
+        1000,
+        'a second',
+      )
   }
 }
-say('assumptions of the vessel', timed(() => leansOn((demoJobs()['juniper-ridge'] as JobFile).document, 'vessel'), 1), 1000, 'a second')
+say(
+  'assumptions of the vessel',
+  timed(() => leansOn((demoJobs()['juniper-ridge'] as JobFile).document, 'vessel'), 1),
+  1000,
+  'a second',
+)
 
 /** The board's page out of many jobs against the same out of few, both asked over HTTP. */
 async function boardOf(count: number): Promise<ReturnType<typeof timed>> {
   const folder = mkdtempSync(join(tmpdir(), 'hestian-bench-'))
   const { http, jobs } = await buildApp({ dataFolder: folder })
-  for (let i = 0; i < count; i++) await jobs.create(`job-${i}`, blankDocument({ name: `House ${i}`, address: `${i} High Street`, practice: 'uk-ireland' }), new Date(1.79e12 + i * 1000).toISOString())
+  for (let i = 0; i < count; i++)
+    await jobs.create(
+      `job-${i}`,
+      blankDocument({ name: `House ${i}`, address: `${i} High Street`, practice: 'uk-ireland' }),
+      new Date(1.79e12 + i * 1000).toISOString(),
+    )
   const runs: number[] = []
   for (let i = 0; i < 40; i++) {
     const start = performance.now()

@@ -8,10 +8,14 @@ const host = process.env.HOST ?? '127.0.0.1'
 const data = resolve(process.env.HESTIAN_DATA ?? join(root, 'data/demo'))
 const mark = join(data, 'demo.json')
 const gaugePort = Number(process.env.GAUGE_PORT ?? port + 1)
-if (!(port > 0 && port < 65535)) stop(`PORT is ${process.env.PORT}; it must be a whole number from 1 to 65534.`)
+if (!(port > 0 && port < 65535))
+  stop(`PORT is ${process.env.PORT}; it must be a whole number from 1 to 65534.`)
 
 const filled = existsSync(data) && readdirSync(data).length > 0
-if (filled && !existsSync(mark)) stop(`${data} holds other data, and the demo never writes over it. Set HESTIAN_DATA to an empty folder, or start that data with: npm run dev`)
+if (filled && !existsSync(mark))
+  stop(
+    `${data} holds other data, and the demo never writes over it. Set HESTIAN_DATA to an empty folder, or start that data with: npm run dev`,
+  )
 
 ensureInstalled()
 ensureBuilt()
@@ -20,8 +24,18 @@ if (!filled) writeFileSync(mark, JSON.stringify({ made: 'by npm run demo', seede
 
 const tsx = ['--import', 'tsx']
 say('starting the simulated manometer and the server …')
-start('simulated manometer', [...tsx, 'stand-ins/gauge/main.ts'], { GAUGE_PORT: String(gaugePort) }, { lasting: true, quiet: true })
-start('server', [...tsx, 'server/src/index.ts'], { PORT: String(port), HOST: host, HESTIAN_DATA: data, HESTIAN_GAUGE: `127.0.0.1:${gaugePort}` }, { lasting: true, quiet: true })
+start(
+  'simulated manometer',
+  [...tsx, 'stand-ins/gauge/main.ts'],
+  { GAUGE_PORT: String(gaugePort) },
+  { lasting: true, quiet: true },
+)
+start(
+  'server',
+  [...tsx, 'server/src/index.ts'],
+  { PORT: String(port), HOST: host, HESTIAN_DATA: data, HESTIAN_GAUGE: `127.0.0.1:${gaugePort}` },
+  { lasting: true, quiet: true },
+)
 const address = `http://${host.includes(':') ? `[${host}]` : host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`
 await answers(`${address}/api/people`)
 
@@ -29,16 +43,31 @@ if (!JSON.parse(readFileSync(mark, 'utf8')).seeded) {
   say('loading the demo jobs …')
   for (const name of readdirSync(join(root, 'demo/evidence')).sort()) {
     const bytes = readFileSync(join(root, 'demo/evidence', name))
-    const response = await fetch(`${address}/api/evidence/${createHash('sha256').update(bytes).digest('hex')}`, { method: 'PUT', headers: { 'content-type': name.endsWith('.pdf') ? 'application/pdf' : 'image/png' }, body: bytes })
+    const response = await fetch(
+      `${address}/api/evidence/${createHash('sha256').update(bytes).digest('hex')}`,
+      {
+        method: 'PUT',
+        headers: { 'content-type': name.endsWith('.pdf') ? 'application/pdf' : 'image/png' },
+        body: bytes,
+      },
+    )
     if (!response.ok) stop(`demo/evidence/${name} was refused: ${await response.text()}`)
   }
   for (const name of readdirSync(join(root, 'demo/jobs')).sort()) {
-    const response = await fetch(`${address}/api/import`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: readFileSync(join(root, 'demo/jobs', name)) })
-    if (!response.ok && response.status !== 409) stop(`demo/jobs/${name} was refused: ${await response.text()}`)
+    const response = await fetch(`${address}/api/import`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: readFileSync(join(root, 'demo/jobs', name)),
+    })
+    if (!response.ok && response.status !== 409)
+      stop(`demo/jobs/${name} was refused: ${await response.text()}`)
   }
   writeFileSync(mark, JSON.stringify({ made: 'by npm run demo', seeded: true }))
 } else say('the demo jobs are there from last time.')
 
-if (!['127.0.0.1', 'localhost', '::1'].includes(host)) say(`listening on ${host}: anyone who can reach this machine can open it, and there are no passwords.`)
+if (!['127.0.0.1', 'localhost', '::1'].includes(host))
+  say(
+    `listening on ${host}: anyone who can reach this machine can open it, and there are no passwords.`,
+  )
 say(`open ${address}`)
 say('Ctrl-C ends everything.')

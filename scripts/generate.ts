@@ -1,14 +1,22 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { demoPapers } from '../demo/src/evidence'
 import { demoJobs } from '../demo/src/index'
-import { jobDocumentSchema, listOfFindings, listOfRefusals, openApi, storeConvergence } from './generated'
+import {
+  jobDocumentSchema,
+  listOfFindings,
+  listOfRefusals,
+  openApi,
+  storeConvergence,
+} from './generated'
 
 /** Writes every generated file; a test rebuilds them and compares. */
 mkdirSync('demo/jobs', { recursive: true })
 mkdirSync('docs/generated', { recursive: true })
 mkdirSync('demo/evidence', { recursive: true })
-for (const [name, bytes] of Object.entries(demoPapers())) writeFileSync(`demo/evidence/${name}`, bytes)
-for (const [name, file] of Object.entries(demoJobs())) writeFileSync(`demo/jobs/${name}.json`, `${JSON.stringify(file)}\n`)
+for (const [name, bytes] of Object.entries(demoPapers()))
+  writeFileSync(`demo/evidence/${name}`, bytes)
+for (const [name, file] of Object.entries(demoJobs()))
+  writeFileSync(`demo/jobs/${name}.json`, `${JSON.stringify(file)}\n`)
 writeFileSync('docs/generated/job-document.schema.json', jobDocumentSchema())
 writeFileSync('docs/generated/openapi.json', await openApi())
 writeFileSync('docs/generated/findings.md', listOfFindings())

@@ -5,18 +5,49 @@ const base = process.env.BASE ?? 'http://127.0.0.1:4180'
 const desk = { width: 1280, height: 800 }
 const phone = { width: 390, height: 844 }
 
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] })
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+})
 
-async function picture(name: string, path: string, { size = desk, theme = 'paper', first, at = 0, to, region }: { size?: typeof desk; theme?: string; first?: (page: Page) => Promise<void>; at?: number; to?: string; region?: string } = {}): Promise<void> {
+async function picture(
+  name: string,
+  path: string,
+  {
+    size = desk,
+    theme = 'paper',
+    first,
+    at = 0,
+    to,
+    region,
+  }: {
+    size?: typeof desk
+    theme?: string
+    first?: (page: Page) => Promise<void>
+    at?: number
+    to?: string
+    region?: string
+  } = {},
+): Promise<void> {
   const page = await browser.newPage({ viewport: size })
-  await page.addInitScript((chosen) => { localStorage.setItem('theme', chosen); localStorage.setItem('who', 'maren-oduya') }, theme)
+  await page.addInitScript((chosen) => {
+    localStorage.setItem('theme', chosen)
+    localStorage.setItem('who', 'maren-oduya')
+  }, theme)
   await page.goto(base + path)
   await page.getByRole('main').waitFor()
   await page.evaluate(() => document.fonts.ready)
   await first?.(page)
   await page.evaluate((top) => document.getElementById('sheet')?.scrollTo(0, top), at)
-  if (to) await page.getByText(to, { exact: true }).first().evaluate((element) => element.scrollIntoView({ block: 'start' }))
-  if (region) await page.getByRole('region', { name: region }).evaluate((element) => element.scrollIntoView({ block: 'start' }))
+  if (to)
+    await page
+      .getByText(to, { exact: true })
+      .first()
+      .evaluate((element) => element.scrollIntoView({ block: 'start' }))
+  if (region)
+    await page
+      .getByRole('region', { name: region })
+      .evaluate((element) => element.scrollIntoView({ block: 'start' }))
   await page.waitForTimeout(700)
   await page.screenshot({ path: `docs/screenshots/${name}.png` })
   await page.close()
@@ -27,20 +58,48 @@ await picture('jobs', '/')
 await picture('survey-readings', '/jobs/kestrel-weir/readings', { at: 380 })
 await picture('inspection', '/jobs/juniper-ridge/inspection')
 await picture('heat-options', '/jobs/kestrel-weir/heat')
-await picture('heat-day', '/jobs/kestrel-weir/heat', { theme: 'cellar', first: async (page) => { await page.getByText(/^Run\. Energy/).waitFor({ timeout: 60_000 }) }, to: 'Shown' })
+await picture('heat-day', '/jobs/kestrel-weir/heat', {
+  theme: 'cellar',
+  first: async (page) => {
+    await page.getByText(/^Run\. Energy/).waitFor({ timeout: 60_000 })
+  },
+  to: 'Shown',
+})
 await picture('phone-walk', '/jobs/juniper-ridge/walk', { size: phone, theme: 'cellar' })
 await picture('heating-vessel', '/jobs/kestrel-weir/vessel')
 await picture('heating-circuit', '/jobs/kestrel-weir/circuit')
-await picture('pressure-temperature', '/jobs/kestrel-weir/vessel', { theme: 'cellar', first: async (page) => { await page.getByText('Vessel shut off').click(); await page.getByText(/^The relief opens/).waitFor({ timeout: 20_000 }) }, region: 'Pressure against temperature' })
+await picture('pressure-temperature', '/jobs/kestrel-weir/vessel', {
+  theme: 'cellar',
+  first: async (page) => {
+    await page.getByText('Vessel shut off').click()
+    await page.getByText(/^The relief opens/).waitFor({ timeout: 20_000 })
+  },
+  region: 'Pressure against temperature',
+})
 await picture('hot-water-safety', '/jobs/kestrel-weir/safety')
 await picture('relief-discharge', '/jobs/juniper-ridge/relief', { at: 440 })
-await picture('gas-supply', '/jobs/kestrel-weir/gas', { first: async (page) => { await page.getByRole('row', { name: /^A to B/ }).click() } })
-await picture('water-feed', '/jobs/kestrel-weir/water', { first: async (page) => { await page.getByRole('row', { name: /^D to E, hot/ }).click() } })
+await picture('gas-supply', '/jobs/kestrel-weir/gas', {
+  first: async (page) => {
+    await page.getByRole('row', { name: /^A to B/ }).click()
+  },
+})
+await picture('water-feed', '/jobs/kestrel-weir/water', {
+  first: async (page) => {
+    await page.getByRole('row', { name: /^D to E, hot/ }).click()
+  },
+})
 await picture('tightness-verdict', '/jobs/kestrel-weir/tightness')
 await picture('commission', '/jobs/kestrel-weir/steps')
 await picture('handover', '/jobs/saltbush-ferry/handover')
 await picture('phone-vessel', '/jobs/kestrel-weir/vessel', { size: phone })
-await picture('phone-commission', '/jobs/saltbush-ferry/steps', { size: phone, theme: 'cellar', first: async (page) => { await page.getByRole('button', { name: 'Confirm: Run until it is steady' }).click(); await page.getByRole('main').locator('form').getByRole('textbox').fill('48 C') } })
+await picture('phone-commission', '/jobs/saltbush-ferry/steps', {
+  size: phone,
+  theme: 'cellar',
+  first: async (page) => {
+    await page.getByRole('button', { name: 'Confirm: Run until it is steady' }).click()
+    await page.getByRole('main').locator('form').getByRole('textbox').fill('48 C')
+  },
+})
 await picture('tightness-running', '/jobs/kestrel-weir/tightness', {
   theme: 'cellar',
   first: async (page) => {

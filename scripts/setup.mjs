@@ -13,29 +13,50 @@ export function stop(text) {
 }
 
 const [major = 0, minor = 0] = process.versions.node.split('.').map(Number)
-if (major < 20 || (major === 20 && minor < 19)) stop(`Node ${process.versions.node} is too old; 20.19 or newer is needed.`)
+if (major < 20 || (major === 20 && minor < 19))
+  stop(`Node ${process.versions.node} is too old; 20.19 or newer is needed.`)
 
-const has = (command) => spawnSync('sh', ['-c', `command -v ${command}`], { stdio: 'ignore' }).status === 0
+const has = (command) =>
+  spawnSync('sh', ['-c', `command -v ${command}`], { stdio: 'ignore' }).status === 0
 const isRoot = () => process.getuid?.() === 0
 
 /** Installs Debian packages, or says the line that would. */
 function apt(packages, why) {
   const line = `apt-get update && apt-get install -y ${packages.join(' ')}`
-  if (!has('apt-get')) stop(`${why} needs ${packages.join(', ')}, and there is no apt here. Install them and run this again.`)
-  if (!isRoot()) stop(`${why} needs ${packages.join(', ')}. Run: sudo sh -c '${line}' and then this again.`)
+  if (!has('apt-get'))
+    stop(
+      `${why} needs ${packages.join(', ')}, and there is no apt here. Install them and run this again.`,
+    )
+  if (!isRoot())
+    stop(`${why} needs ${packages.join(', ')}. Run: sudo sh -c '${line}' and then this again.`)
   say(`installing ${packages.join(', ')} (${why}) …`)
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
-  if (spawnSync('sh', ['-c', `apt-get update -qq && apt-get install -y -qq ${packages.join(' ')} >/dev/null`], { stdio: 'inherit', env }).status !== 0) stop(`that failed. Try by hand: ${line}`)
+  if (
+    spawnSync(
+      'sh',
+      ['-c', `apt-get update -qq && apt-get install -y -qq ${packages.join(' ')} >/dev/null`],
+      { stdio: 'inherit', env },
+    ).status !== 0
+  )
+    stop(`that failed. Try by hand: ${line}`)
 }
 
 /** npm's environment: Node's own headers where they are beside it, so that compiling fetches nothing. */
 function npmEnv() {
   const prefix = resolve(process.execPath, '../..')
-  return existsSync(join(prefix, 'include/node')) ? { ...process.env, npm_config_nodedir: prefix } : process.env
+  return existsSync(join(prefix, 'include/node'))
+    ? { ...process.env, npm_config_nodedir: prefix }
+    : process.env
 }
 
-const sqliteBinary = () => join(root, 'node_modules/better-sqlite3/build/Release/better_sqlite3.node')
-const sqliteWorks = () => existsSync(sqliteBinary()) && spawnSync(process.execPath, ['-e', "new (require('better-sqlite3'))(':memory:').close()"], { cwd: root, stdio: 'ignore' }).status === 0
+const sqliteBinary = () =>
+  join(root, 'node_modules/better-sqlite3/build/Release/better_sqlite3.node')
+const sqliteWorks = () =>
+  existsSync(sqliteBinary()) &&
+  spawnSync(process.execPath, ['-e', "new (require('better-sqlite3'))(':memory:').close()"], {
+    cwd: root,
+    stdio: 'ignore',
+  }).status === 0
 
 /** Everything npm brings, and a database driver that loads. */
 export function ensureInstalled() {
@@ -49,12 +70,28 @@ export function ensureInstalled() {
   if (!fresh) {
     say('installing packages; the database driver may compile for two minutes …')
     // Not `npm ci`: npm 11 calls a lock file out of step that lists packages of other platforms, and this installs the same versions.
-    if (spawnSync('npm', ['install', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: 'inherit', env: npmEnv() }).status !== 0) stop('installing failed; the lines above say why. Without a network it needs a filled npm cache.')
+    if (
+      spawnSync('npm', ['install', '--no-audit', '--no-fund', '--loglevel=error'], {
+        cwd: root,
+        stdio: 'inherit',
+        env: npmEnv(),
+      }).status !== 0
+    )
+      stop(
+        'installing failed; the lines above say why. Without a network it needs a filled npm cache.',
+      )
   }
   if (!sqliteWorks()) {
     say('compiling the database driver, up to two minutes …')
-    spawnSync('npm', ['rebuild', 'better-sqlite3', '--foreground-scripts', '--loglevel=error'], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'], env: npmEnv() })
-    if (!sqliteWorks()) stop('the database driver does not load. Try: npm rebuild better-sqlite3 --foreground-scripts')
+    spawnSync('npm', ['rebuild', 'better-sqlite3', '--foreground-scripts', '--loglevel=error'], {
+      cwd: root,
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: npmEnv(),
+    })
+    if (!sqliteWorks())
+      stop(
+        'the database driver does not load. Try: npm rebuild better-sqlite3 --foreground-scripts',
+      )
   }
 }
 
@@ -67,11 +104,28 @@ export function ensureChromium() {
 /** Builds the interface when it is not there or older than its sources. */
 export function ensureBuilt() {
   const index = join(root, 'web/dist/index.html')
-  const newest = (folder) => Math.max(0, ...readdirSync(folder, { withFileTypes: true, recursive: true }).filter((entry) => entry.isFile()).map((entry) => statSync(join(entry.parentPath ?? entry.path, entry.name)).mtimeMs))
-  const sources = Math.max(newest(join(root, 'web/src')), newest(join(root, 'core/src')), statSync(join(root, 'web/index.html')).mtimeMs)
+  const newest = (folder) =>
+    Math.max(
+      0,
+      ...readdirSync(folder, { withFileTypes: true, recursive: true })
+        .filter((entry) => entry.isFile())
+        .map((entry) => statSync(join(entry.parentPath ?? entry.path, entry.name)).mtimeMs),
+    )
+  const sources = Math.max(
+    newest(join(root, 'web/src')),
+    newest(join(root, 'core/src')),
+    statSync(join(root, 'web/index.html')).mtimeMs,
+  )
   if (existsSync(index) && statSync(index).mtimeMs > sources) return
   say('building the interface …')
-  if (spawnSync(process.execPath, [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'], { cwd: join(root, 'web'), stdio: 'inherit' }).status !== 0) stop('the interface did not build; the lines above say why.')
+  if (
+    spawnSync(
+      process.execPath,
+      [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'],
+      { cwd: join(root, 'web'), stdio: 'inherit' },
+    ).status !== 0
+  )
+    stop('the interface did not build; the lines above say why.')
 }
 
 const children = new Set()
@@ -79,14 +133,20 @@ let ending = false
 
 /** Starts a process that is ended with this one. A `lasting` one that dies is started again. */
 export function start(name, args, env, { lasting = false, quiet = false } = {}) {
-  const child = spawn(process.execPath, args, { cwd: root, env: { ...process.env, ...env }, stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit'] })
+  const child = spawn(process.execPath, args, {
+    cwd: root,
+    env: { ...process.env, ...env },
+    stdio: ['ignore', quiet ? 'ignore' : 'inherit', 'inherit'],
+  })
   children.add(child)
   child.on('exit', (code, signal) => {
     children.delete(child)
     if (ending) return
     if (!lasting) stop(`the ${name} ended by itself (${signal ?? code}).`)
     say(`the ${name} ended by itself (${signal ?? code}); starting it again.`)
-    setTimeout(() => { if (!ending) start(name, args, env, { lasting, quiet }) }, 500)
+    setTimeout(() => {
+      if (!ending) start(name, args, env, { lasting, quiet })
+    }, 500)
   })
   return child
 }
@@ -109,7 +169,11 @@ for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => e
 /** Waits until an address answers. */
 export async function answers(url, seconds = 60) {
   for (let i = 0; i < seconds * 5; i++) {
-    try { if ((await fetch(url)).ok) return } catch { /* not yet */ }
+    try {
+      if ((await fetch(url)).ok) return
+    } catch {
+      /* not yet */
+    }
     await new Promise((done) => setTimeout(done, 200))
   }
   stop(`${url} does not answer after ${seconds} s.`)

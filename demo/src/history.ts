@@ -1,5 +1,28 @@
-import type { JobDocument, JobFile, JobRecord, Judgement, Person, RecordBody, Sample, SheetId, Solution, Step, TightnessPlan } from '@hestian/core'
-import { confirmGuard, inspectionItems, judge, lookQuestions, offKeyOf, putBack, showIn, signStep, solve, surveyFields } from '@hestian/core'
+import type {
+  JobDocument,
+  JobFile,
+  JobRecord,
+  Judgement,
+  Person,
+  RecordBody,
+  Sample,
+  SheetId,
+  Solution,
+  Step,
+  TightnessPlan,
+} from '@hestian/core'
+import {
+  confirmGuard,
+  inspectionItems,
+  judge,
+  lookQuestions,
+  offKeyOf,
+  putBack,
+  showIn,
+  signStep,
+  solve,
+  surveyFields,
+} from '@hestian/core'
 import { people } from './people'
 
 const lead = people[0] as Person
@@ -12,7 +35,11 @@ export class History {
   private count = 0
   private solved: Solution | undefined
 
-  constructor(private readonly id: string, private readonly document: JobDocument, start: string) {
+  constructor(
+    private readonly id: string,
+    private readonly document: JobDocument,
+    start: string,
+  ) {
     this.at_ms = Date.parse(start)
   }
 
@@ -22,7 +49,12 @@ export class History {
   }
 
   add(body: RecordBody, by: Person = lead): JobRecord {
-    const record: JobRecord = { id: `${this.id}-${String(++this.count).padStart(4, '0')}`, at: new Date(this.at_ms).toISOString(), by: by.id, body }
+    const record: JobRecord = {
+      id: `${this.id}-${String(++this.count).padStart(4, '0')}`,
+      at: new Date(this.at_ms).toISOString(),
+      by: by.id,
+      body,
+    }
     this.records.push(record)
     this.at_ms += 20_000
     return record
@@ -34,14 +66,33 @@ export class History {
     for (const field of surveyFields) {
       const value = this.document.survey[field.key]
       if (!value || value.basis === 'assumed') continue
-      const record = this.add({ kind: 'reading', field: `survey.${field.key}`, si: value.value, typed: show(value.value, field.measure), basis: value.basis, instrument: value.from }, by)
+      const record = this.add(
+        {
+          kind: 'reading',
+          field: `survey.${field.key}`,
+          si: value.value,
+          typed: show(value.value, field.measure),
+          basis: value.basis,
+          instrument: value.from,
+        },
+        by,
+      )
       this.document.survey[field.key] = { ...value, recordId: record.id }
       this.later(3)
     }
     for (const { key } of lookQuestions) {
       const seen = this.document.survey.looked[key]
       if (!seen) continue
-      const record = this.add({ kind: 'looked', field: `survey.looked.${key}`, answer: seen.answer, basis: seen.basis, from: seen.from }, by)
+      const record = this.add(
+        {
+          kind: 'looked',
+          field: `survey.looked.${key}`,
+          answer: seen.answer,
+          basis: seen.basis,
+          from: seen.from,
+        },
+        by,
+      )
       Object.assign(seen, { recordId: record.id })
     }
     this.solved = undefined
@@ -49,12 +100,42 @@ export class History {
   }
 
   /** Walks the inspection: what the survey found, or sound; `special` says otherwise, with a snag where one is owed. */
-  inspect(by: Person, special: Readonly<Record<string, { readonly verdict: 'look-again' | 'not-inspected'; readonly note: string; readonly because?: string; readonly snag?: string }>>): this {
+  inspect(
+    by: Person,
+    special: Readonly<
+      Record<
+        string,
+        {
+          readonly verdict: 'look-again' | 'not-inspected'
+          readonly note: string
+          readonly because?: string
+          readonly snag?: string
+        }
+      >
+    >,
+  ): this {
     const { practice } = this.solution()
     for (const item of inspectionItems(this.document, practice, showIn(practice.units))) {
       const other = special[item.id]
-      this.add({ kind: 'inspected', item: item.id, verdict: other?.verdict ?? item.suggests ?? 'sound', limit: item.limit, note: other?.note ?? item.found ?? '', because: other?.because ?? '' }, by)
-      if (other?.snag) this.add({ kind: 'snag', what: other.snag, owner: 'Tobias Lindqvarn', due: '2026-12-04', item: item.id })
+      this.add(
+        {
+          kind: 'inspected',
+          item: item.id,
+          verdict: other?.verdict ?? item.suggests ?? 'sound',
+          limit: item.limit,
+          note: other?.note ?? item.found ?? '',
+          because: other?.because ?? '',
+        },
+        by,
+      )
+      if (other?.snag)
+        this.add({
+          kind: 'snag',
+          what: other.snag,
+          owner: 'Tobias Lindqvarn',
+          due: '2026-12-04',
+          item: item.id,
+        })
       this.later(2)
     }
     return this
@@ -64,7 +145,10 @@ export class History {
     for (const id of sheets) {
       const sheet = this.judgement().sheets[id]
       if (sheet.state === 'does-not-apply') continue
-      if (sheet.state !== 'ready') throw new Error(`${this.id}: ${id} is ${sheet.state}: ${JSON.stringify(sheet.missing)} ${sheet.findings.map((finding) => finding.id).join()}`)
+      if (sheet.state !== 'ready')
+        throw new Error(
+          `${this.id}: ${id} is ${sheet.state}: ${JSON.stringify(sheet.missing)} ${sheet.findings.map((finding) => finding.id).join()}`,
+        )
       this.add({ kind: 'prove-sheet', sheet: id, restsOn: sheet.restsOn })
     }
     return this
@@ -79,16 +163,48 @@ export class History {
     const plan: TightnessPlan = { ...design.plan, gauge: { kind: 'digital', resolution_Pa: 10 } }
     const settleFrom_ms = this.at_ms
     const offs = design.preparations.map((one) => ({ one, name: one.name }))
-    this.add({ kind: 'test-begun', testId, plan, reading: 'streamed', gaugeId: 'manometer', instrument: 'Bench manometer, simulated', settleFrom_ms, prepared: design.preparations.map((one) => one.id) })
-    const off = offs.map(({ one, name }) => this.add({ kind: 'off', name, state: one.action === 'shut' ? 'shut' : 'disconnected', where: 'for the gas test', because: 'gas tightness test', testId, backBefore: 'gas-on' }))
+    this.add({
+      kind: 'test-begun',
+      testId,
+      plan,
+      reading: 'streamed',
+      gaugeId: 'manometer',
+      instrument: 'Bench manometer, simulated',
+      settleFrom_ms,
+      prepared: design.preparations.map((one) => one.id),
+    })
+    const off = offs.map(({ one, name }) =>
+      this.add({
+        kind: 'off',
+        name,
+        state: one.action === 'shut' ? 'shut' : 'disconnected',
+        where: 'for the gas test',
+        because: 'gas tightness test',
+        testId,
+        backBefore: 'gas-on',
+      }),
+    )
     const total_s = plan.stabilise_s + plan.test_s
     this.samples[testId] = Array.from({ length: total_s + 1 }, (_, i) => {
       const settling_Pa = 30 * Math.exp(-i / 14)
-      const raw = plan.testGauge_Pa + settling_Pa - (run.fall_Pa * Math.max(0, i - 0)) / plan.test_s + 2.4 * Math.sin(i * 1.7)
-      return { at_ms: settleFrom_ms + i * 1000, gauge_Pa: Math.round(raw / 10) * 10, temp_K: Math.round((288.4 + 0.004 * Math.sin(i / 9)) * 100) / 100 }
+      const raw =
+        plan.testGauge_Pa +
+        settling_Pa -
+        (run.fall_Pa * Math.max(0, i - 0)) / plan.test_s +
+        2.4 * Math.sin(i * 1.7)
+      return {
+        at_ms: settleFrom_ms + i * 1000,
+        gauge_Pa: Math.round(raw / 10) * 10,
+        temp_K: Math.round((288.4 + 0.004 * Math.sin(i / 9)) * 100) / 100,
+      }
     })
     this.at_ms = settleFrom_ms + (total_s + 5) * 1000
-    this.add({ kind: 'test-note', testId, at_ms: settleFrom_ms + Math.round(total_s * 400), text: run.repaired ? 'Joint at the range cock bubbles' : 'Every joint soaped: dry' })
+    this.add({
+      kind: 'test-note',
+      testId,
+      at_ms: settleFrom_ms + Math.round(total_s * 400),
+      text: run.repaired ? 'Joint at the range cock bubbles' : 'Every joint soaped: dry',
+    })
     this.add({ kind: 'test-ended', testId, early: false })
     if (run.repaired) this.add({ kind: 'repaired', testId, what: run.repaired })
     this.later(6)
@@ -107,7 +223,16 @@ export class History {
 
   file(number: string): JobFile {
     return {
-      format: 'hestian-job', formatVersion: 1, id: this.id, number, saveNumber: 1, frozen: null, document: this.document, revisions: [], records: this.records, samples: this.samples,
+      format: 'hestian-job',
+      formatVersion: 1,
+      id: this.id,
+      number,
+      saveNumber: 1,
+      frozen: null,
+      document: this.document,
+      revisions: [],
+      records: this.records,
+      samples: this.samples,
       people: people.map((person) => ({ ...person, tickets: [...person.tickets] })),
     }
   }
@@ -116,13 +241,26 @@ export class History {
     this.later(4)
     for (const guard of step.guards) {
       if (guard.kind === 'seen') this.take(confirmGuard(this.judgement(), step.id, guard.id))
-      const item = guard.kind === 'put-back' ? this.judgement().off.find((one) => offKeyOf(one) === guard.offKey) : undefined
+      const item =
+        guard.kind === 'put-back'
+          ? this.judgement().off.find((one) => offKeyOf(one) === guard.offKey)
+          : undefined
       if (item) this.take(putBack(this.judgement(), item.id))
     }
     const { reading } = step
     const show = showIn(this.solution().practice.units)
-    const si = reading ? (reading.target ?? (reading.measure === 'temperature' ? 321.65 : 4.55e5)) * (reading.measure === 'temperature' ? 1 : 0.995) : undefined
-    this.take(signStep(this.judgement(), step.id, lead, reading && si !== undefined ? { si, typed: show(si, reading.measure) } : undefined))
+    const si = reading
+      ? (reading.target ?? (reading.measure === 'temperature' ? 321.65 : 4.55e5)) *
+        (reading.measure === 'temperature' ? 1 : 0.995)
+      : undefined
+    this.take(
+      signStep(
+        this.judgement(),
+        step.id,
+        lead,
+        reading && si !== undefined ? { si, typed: show(si, reading.measure) } : undefined,
+      ),
+    )
   }
 
   private take(signing: ReturnType<typeof signStep>): void {

@@ -6,18 +6,44 @@ import { people } from './people'
 const apprentice = people[2] as Person
 
 /** The three demo jobs, made by the rules of the app from invented documents. The files in demo/jobs are these, written out. */
-export const demoJobs = (): Readonly<Record<string, JobFile>> => structuredClone((made ??= makeJobs()))
+export const demoJobs = (): Readonly<Record<string, JobFile>> =>
+  structuredClone((made ??= makeJobs()))
 let made: Readonly<Record<string, JobFile>> | undefined
 
 function makeJobs(): Readonly<Record<string, JobFile>> {
-  const kestrel = new History('kestrel-weir', kestrelWeir(), '2026-11-03T08:40:00Z').readings(apprentice).prove('site', 'readings', 'plates', 'place').later(2600).prove('heat', 'circuit', 'vessel', 'safety', 'relief', 'gas', 'water').later(12900)
-  kestrel.tightness({ fall_Pa: 90, repaired: 'olive at the range cock remade, soaped again' }).tightness({ fall_Pa: 0 }).prove('tightness').later(1500).stepsUntil('link-off')
-  const juniper = new History('juniper-ridge', juniperRidge(), '2026-11-16T15:10:00Z').readings(apprentice)
-    .inspect(apprentice, { 'drip-loop': { verdict: 'look-again', note: 'Cord of the pump runs straight down', snag: 'Hang the pump cord in a loop below its socket' }, 'co-alarm': { verdict: 'not-inspected', note: '', because: 'no power in the bunkhouse yet' } })
+  const kestrel = new History('kestrel-weir', kestrelWeir(), '2026-11-03T08:40:00Z')
+    .readings(apprentice)
+    .prove('site', 'readings', 'plates', 'place')
+    .later(2600)
+    .prove('heat', 'circuit', 'vessel', 'safety', 'relief', 'gas', 'water')
+    .later(12900)
+  kestrel
+    .tightness({ fall_Pa: 90, repaired: 'olive at the range cock remade, soaped again' })
+    .tightness({ fall_Pa: 0 })
+    .prove('tightness')
+    .later(1500)
+    .stepsUntil('link-off')
+  const juniper = new History('juniper-ridge', juniperRidge(), '2026-11-16T15:10:00Z')
+    .readings(apprentice)
+    .inspect(apprentice, {
+      'drip-loop': {
+        verdict: 'look-again',
+        note: 'Cord of the pump runs straight down',
+        snag: 'Hang the pump cord in a loop below its socket',
+      },
+      'co-alarm': { verdict: 'not-inspected', note: '', because: 'no power in the bunkhouse yet' },
+    })
     .prove('site', 'readings', 'plates', 'place', 'inspection')
-  const saltbush = new History('saltbush-ferry', saltbushFerry(), '2026-11-12T22:05:00Z').readings(apprentice).prove('site', 'readings', 'plates', 'place', 'heat', 'safety', 'relief', 'gas').later(3000)
+  const saltbush = new History('saltbush-ferry', saltbushFerry(), '2026-11-12T22:05:00Z')
+    .readings(apprentice)
+    .prove('site', 'readings', 'plates', 'place', 'heat', 'safety', 'relief', 'gas')
+    .later(3000)
   saltbush.tightness({ fall_Pa: 0 }).prove('tightness').later(60).stepsUntil('tap-temp')
-  return { 'kestrel-weir': kestrel.file('0417'), 'juniper-ridge': juniper.file('0423'), 'saltbush-ferry': saltbush.file('0421') }
+  return {
+    'kestrel-weir': kestrel.file('0417'),
+    'juniper-ridge': juniper.file('0423'),
+    'saltbush-ferry': saltbush.file('0421'),
+  }
 }
 
 export { people }

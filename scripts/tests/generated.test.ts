@@ -1,8 +1,22 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { jobDocumentSchema, listOfFindings, listOfRefusals, openApi, storeConvergence } from '../generated'
+import {
+  jobDocumentSchema,
+  listOfFindings,
+  listOfRefusals,
+  openApi,
+  storeConvergence,
+} from '../generated'
 
 const stored = (name: string) => readFileSync(join(__dirname, '../../docs/generated', name), 'utf8')
 
-test.each([['job-document.schema.json', jobDocumentSchema], ['openapi.json', openApi], ['findings.md', listOfFindings], ['refusals.md', listOfRefusals], ['store-convergence.md', storeConvergence]] as [string, () => string | Promise<string>][])(
-  '%s is what npm run generate writes', async (name, make) => expect(await make()).toBe(stored(name)))
+test.each([
+  ['job-document.schema.json', jobDocumentSchema],
+  ['openapi.json', openApi],
+  ['findings.md', listOfFindings],
+  ['refusals.md', listOfRefusals],
+  ['store-convergence.md', storeConvergence],
+] as [string, () => string | Promise<string>][])(
+  '%s is what npm run generate writes',
+  async (name, make) => expect(await make()).toBe(stored(name)),
+)

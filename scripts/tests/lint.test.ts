@@ -5,23 +5,91 @@ const root = join(__dirname, '../..')
 
 // A rule wired wrongly lets everything through: each is broken once.
 const cases = [
-  ['core imports only its own files and zod', 'core/src/broken.ts', "import fs from 'node:fs'\nexport default fs\n", 'no-restricted-imports'],
-  ['core does not reach into the server', 'core/src/broken.ts', "import { x } from '../../server/src/x'\nexport default x\n", 'no-restricted-imports'],
-  ['web knows nothing of the server', 'web/src/broken.ts', "import { x } from '@hestian/server'\nexport default x\n", 'no-restricted-imports'],
-  ['the server knows nothing of web', 'server/src/broken.ts', "import { x } from '../../web/src/x'\nexport default x\n", 'no-restricted-imports'],
-  ['a stand-in knows nothing of the server', 'stand-ins/gauge/broken.ts', "import { x } from '../../server/src/x'\nexport default x\n", 'no-restricted-imports'],
-  ['a journey knows only the running app', 'e2e/broken.ts', "import { x } from '@hestian/core'\nexport default x\n", 'no-restricted-imports'],
-  ['core has no clock', 'core/src/broken.ts', 'export const now = Date.now()\n', 'no-restricted-properties'],
-  ['core makes no date of now', 'core/src/broken.ts', 'export const now = new Date()\n', 'no-restricted-syntax'],
-  ['core rolls no dice', 'core/src/broken.ts', 'export const dice = Math.random()\n', 'no-restricted-properties'],
-  ['no any', 'web/src/broken.ts', 'export const x: any = 1\n', '@typescript-eslint/no-explicit-any'],
-  ['no bang', 'web/src/broken.ts', 'export const x = (y: string | undefined) => y!.length\n', '@typescript-eslint/no-non-null-assertion'],
-  ['no import goes round in a ring', 'core/src/network/tree.ts', "import { solveGasTree } from '../gas/network'\nexport const meterNode = 'meter'\nexport default solveGasTree\n", 'import-x/no-cycle'],
+  [
+    'core imports only its own files and zod',
+    'core/src/broken.ts',
+    "import fs from 'node:fs'\nexport default fs\n",
+    'no-restricted-imports',
+  ],
+  [
+    'core does not reach into the server',
+    'core/src/broken.ts',
+    "import { x } from '../../server/src/x'\nexport default x\n",
+    'no-restricted-imports',
+  ],
+  [
+    'web knows nothing of the server',
+    'web/src/broken.ts',
+    "import { x } from '@hestian/server'\nexport default x\n",
+    'no-restricted-imports',
+  ],
+  [
+    'the server knows nothing of web',
+    'server/src/broken.ts',
+    "import { x } from '../../web/src/x'\nexport default x\n",
+    'no-restricted-imports',
+  ],
+  [
+    'a stand-in knows nothing of the server',
+    'stand-ins/gauge/broken.ts',
+    "import { x } from '../../server/src/x'\nexport default x\n",
+    'no-restricted-imports',
+  ],
+  [
+    'a journey knows only the running app',
+    'e2e/broken.ts',
+    "import { x } from '@hestian/core'\nexport default x\n",
+    'no-restricted-imports',
+  ],
+  [
+    'core has no clock',
+    'core/src/broken.ts',
+    'export const now = Date.now()\n',
+    'no-restricted-properties',
+  ],
+  [
+    'core makes no date of now',
+    'core/src/broken.ts',
+    'export const now = new Date()\n',
+    'no-restricted-syntax',
+  ],
+  [
+    'core rolls no dice',
+    'core/src/broken.ts',
+    'export const dice = Math.random()\n',
+    'no-restricted-properties',
+  ],
+  [
+    'no any',
+    'web/src/broken.ts',
+    'export const x: any = 1\n',
+    '@typescript-eslint/no-explicit-any',
+  ],
+  [
+    'no bang',
+    'web/src/broken.ts',
+    'export const x = (y: string | undefined) => y!.length\n',
+    '@typescript-eslint/no-non-null-assertion',
+  ],
+  [
+    'no import goes round in a ring',
+    'core/src/network/tree.ts',
+    "import { solveGasTree } from '../gas/network'\nexport const meterNode = 'meter'\nexport default solveGasTree\n",
+    'import-x/no-cycle',
+  ],
 ] as const
 
 test('each rule of the house refuses the file that breaks it', () => {
   const input = JSON.stringify(cases.map(([, path, text]) => ({ path: join(root, path), text })))
-  const broken = JSON.parse(execFileSync(process.execPath, [join(__dirname, 'lintTexts.mjs')], { cwd: root, input, encoding: 'utf8' })) as string[][]
-  const missed = cases.filter(([, , , rule], i) => !broken[i]?.includes(rule)).map(([name], i) => `${name}: ${broken[i]?.join() ?? ''}`)
+  const broken = JSON.parse(
+    execFileSync(process.execPath, [join(__dirname, 'lintTexts.mjs')], {
+      cwd: root,
+      input,
+      encoding: 'utf8',
+    }),
+  ) as string[][]
+  const missed = cases
+    .filter(([, , , rule], i) => !broken[i]?.includes(rule))
+    .map(([name], i) => `${name}: ${broken[i]?.join() ?? ''}`)
   expect(missed).toEqual([])
 }, 60_000)

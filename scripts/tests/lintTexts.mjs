@@ -4,5 +4,10 @@ import { ESLint } from 'eslint'
 const cases = JSON.parse(await new Response(process.stdin).text())
 const lint = new ESLint()
 const broken = []
-for (const { path, text } of cases) broken.push((await lint.lintText(text, { filePath: path })).flatMap((result) => result.messages.map((message) => message.ruleId ?? message.message)))
+for (const { path, text } of cases)
+  broken.push(
+    (await lint.lintText(text, { filePath: path })).flatMap((result) =>
+      result.messages.map((message) => message.ruleId ?? message.message),
+    ),
+  )
 console.log(JSON.stringify(broken))

@@ -9,7 +9,10 @@ test.each(checks.map((one) => [one.id, one] as const))('%s', (_, one) => {
   for (const [key, expected] of Object.entries(one.expected)) {
     const allowed = one.tolerance[key] ?? {}
     if (typeof expected !== 'number') expect(got[key]).toBe(expected)
-    else expect(Math.abs(Number(got[key]) - expected)).toBeLessThanOrEqual(Math.max((allowed.relative ?? 0) * Math.abs(expected), allowed.absolute ?? 0) + 1e-15)
+    else
+      expect(Math.abs(Number(got[key]) - expected)).toBeLessThanOrEqual(
+        Math.max((allowed.relative ?? 0) * Math.abs(expected), allowed.absolute ?? 0) + 1e-15,
+      )
   }
 })
 

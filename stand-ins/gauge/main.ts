@@ -10,14 +10,20 @@ const speed = Number(process.env.GAUGE_SPEED ?? 1)
 const interval_ms = 1000
 const memory = 7200
 
-let settings: PipeworkSettings = { volume_m3: 0.012, atmosphere_Pa: 101325, leak_m3_s: 0, drift_K_s: 0 }
+let settings: PipeworkSettings = {
+  volume_m3: 0.012,
+  atmosphere_Pa: 101325,
+  leak_m3_s: 0,
+  drift_K_s: 0,
+}
 let state = vented(settings, 288.15)
 let silentUntil_ms = 0
 let seed = 20261124
 const log: { t_ms: number; line: string }[] = []
 const clients = new Set<Socket>()
 const started_ms = Date.now()
-const deviceTime_ms = () => Math.round((started_ms + (Date.now() - started_ms) * speed) / interval_ms) * interval_ms
+const deviceTime_ms = () =>
+  Math.round((started_ms + (Date.now() - started_ms) * speed) / interval_ms) * interval_ms
 let last_ms = deviceTime_ms()
 
 /** Noise from a seeded generator, so that a run can be repeated. */
@@ -27,11 +33,21 @@ const noise = () => {
 }
 
 const scenarios: Record<string, (volume_m3?: number) => void> = {
-  tight: () => { settings = { ...settings, leak_m3_s: 0, drift_K_s: 0 } },
-  leak: () => { settings = { ...settings, leak_m3_s: 0.008 / 3600, drift_K_s: 0 } },
-  cooling: () => { settings = { ...settings, leak_m3_s: 0, drift_K_s: -0.004 } },
-  vent: () => { state = vented(settings, state.temp_K) },
-  'drop-out': () => { silentUntil_ms = deviceTime_ms() + 20_000 },
+  tight: () => {
+    settings = { ...settings, leak_m3_s: 0, drift_K_s: 0 }
+  },
+  leak: () => {
+    settings = { ...settings, leak_m3_s: 0.008 / 3600, drift_K_s: 0 }
+  },
+  cooling: () => {
+    settings = { ...settings, leak_m3_s: 0, drift_K_s: -0.004 }
+  },
+  vent: () => {
+    state = vented(settings, state.temp_K)
+  },
+  'drop-out': () => {
+    silentUntil_ms = deviceTime_ms() + 20_000
+  },
 }
 
 function plant(words: readonly string[]): string {
@@ -39,7 +55,8 @@ function plant(words: readonly string[]): string {
   if (command === 'pump') {
     const gauge_Pa = Number(first ?? 2000)
     const volume_m3 = second === undefined ? settings.volume_m3 : Number(second)
-    if (!(gauge_Pa >= 0 && gauge_Pa <= 1e5) || !(volume_m3 > 0 && volume_m3 <= 10)) return 'ERR pump takes gauge Pa from 0 to 100000 and m3 up to 10'
+    if (!(gauge_Pa >= 0 && gauge_Pa <= 1e5) || !(volume_m3 > 0 && volume_m3 <= 10))
+      return 'ERR pump takes gauge Pa from 0 to 100000 and m3 up to 10'
     settings = { ...settings, volume_m3 }
     state = pumped(vented(settings, state.temp_K), settings, gauge_Pa)
     return 'OK'
@@ -62,25 +79,38 @@ function answer(socket: Socket, line: string): void {
 const server = createServer((socket) => {
   clients.add(socket)
   socket.setNoDelay(true)
-  socket.write(`HELLO protocol=1 name=Bench_manometer,_simulated simulated=yes resolution_Pa=${resolution_Pa} interval_ms=${interval_ms}\n`)
-  createInterface({ input: socket }).on('line', (line) => answer(socket, line)).on('error', () => undefined)
+  socket.write(
+    `HELLO protocol=1 name=Bench_manometer,_simulated simulated=yes resolution_Pa=${resolution_Pa} interval_ms=${interval_ms}\n`,
+  )
+  createInterface({ input: socket })
+    .on('line', (line) => answer(socket, line))
+    .on('error', () => undefined)
   socket.on('error', () => undefined)
   socket.on('close', () => clients.delete(socket))
 })
 
-setInterval(() => {
-  const now_ms = deviceTime_ms()
-  while (last_ms + interval_ms <= now_ms) {
-    last_ms += interval_ms
-    for (let i = 0; i < 10; i++) state = after(state, settings, interval_ms / 10_000)
-    if (last_ms < silentUntil_ms) continue
-    const read_Pa = Math.round((gaugeOf(state, settings) + noise() * resolution_Pa * 0.6) / resolution_Pa) * resolution_Pa
-    const line = `S t_ms=${last_ms} gauge_Pa=${read_Pa} temp_K=${(Math.round((state.temp_K + noise() * 0.004) * 100) / 100).toFixed(2)} battery=${(0.9).toFixed(2)}`
-    log.push({ t_ms: last_ms, line })
-    if (log.length > memory) log.shift()
-    for (const client of clients) client.write(`${line}\n`)
-  }
-}, Math.max(5, interval_ms / speed / 2))
+setInterval(
+  () => {
+    const now_ms = deviceTime_ms()
+    while (last_ms + interval_ms <= now_ms) {
+      last_ms += interval_ms
+      for (let i = 0; i < 10; i++) state = after(state, settings, interval_ms / 10_000)
+      if (last_ms < silentUntil_ms) continue
+      const read_Pa =
+        Math.round((gaugeOf(state, settings) + noise() * resolution_Pa * 0.6) / resolution_Pa) *
+        resolution_Pa
+      const line = `S t_ms=${last_ms} gauge_Pa=${read_Pa} temp_K=${(Math.round((state.temp_K + noise() * 0.004) * 100) / 100).toFixed(2)} battery=${(0.9).toFixed(2)}`
+      log.push({ t_ms: last_ms, line })
+      if (log.length > memory) log.shift()
+      for (const client of clients) client.write(`${line}\n`)
+    }
+  },
+  Math.max(5, interval_ms / speed / 2),
+)
 
-server.listen(port, '127.0.0.1', () => console.log(`Simulated manometer on 127.0.0.1:${port}${speed === 1 ? '' : `, ${speed} times life`}`))
+server.listen(port, '127.0.0.1', () =>
+  console.log(
+    `Simulated manometer on 127.0.0.1:${port}${speed === 1 ? '' : `, ${speed} times life`}`,
+  ),
+)
 for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => process.exit(0))

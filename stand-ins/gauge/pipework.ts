@@ -21,22 +21,43 @@ const settle_s = 12
 const leakReference_Pa = 2000
 
 /** Pressure in the pipe, gauge Pa. */
-export const gaugeOf = (state: PipeworkState, { volume_m3, atmosphere_Pa }: PipeworkSettings): number =>
-  (state.air * (state.temp_K + state.pumpHeat_K)) / volume_m3 - atmosphere_Pa
+export const gaugeOf = (
+  state: PipeworkState,
+  { volume_m3, atmosphere_Pa }: PipeworkSettings,
+): number => (state.air * (state.temp_K + state.pumpHeat_K)) / volume_m3 - atmosphere_Pa
 
 /** The pipe open to the room. */
-export const vented = ({ volume_m3, atmosphere_Pa }: PipeworkSettings, temp_K: number): PipeworkState => ({ air: (atmosphere_Pa * volume_m3) / temp_K, temp_K, pumpHeat_K: 0 })
+export const vented = (
+  { volume_m3, atmosphere_Pa }: PipeworkSettings,
+  temp_K: number,
+): PipeworkState => ({ air: (atmosphere_Pa * volume_m3) / temp_K, temp_K, pumpHeat_K: 0 })
 
 /** Pumped to a pressure: the gauge stands there now and sinks a little as the air cools to the wall. */
-export function pumped(state: PipeworkState, settings: PipeworkSettings, gauge_Pa: number): PipeworkState {
+export function pumped(
+  state: PipeworkState,
+  settings: PipeworkSettings,
+  gauge_Pa: number,
+): PipeworkState {
   const pumpHeat_K = (0.02 * gauge_Pa) / leakReference_Pa
-  return { ...state, pumpHeat_K, air: ((gauge_Pa + settings.atmosphere_Pa) * settings.volume_m3) / (state.temp_K + pumpHeat_K) }
+  return {
+    ...state,
+    pumpHeat_K,
+    air: ((gauge_Pa + settings.atmosphere_Pa) * settings.volume_m3) / (state.temp_K + pumpHeat_K),
+  }
 }
 
 /** A moment later: leak out of the mass, drift into the temperature, pumping warmth into the wall. */
-export function after(state: PipeworkState, settings: PipeworkSettings, dt_s: number): PipeworkState {
+export function after(
+  state: PipeworkState,
+  settings: PipeworkSettings,
+  dt_s: number,
+): PipeworkState {
   const gauge_Pa = gaugeOf(state, settings)
   const lost_m3 = settings.leak_m3_s * (gauge_Pa / leakReference_Pa) * dt_s
   const temp_K = state.temp_K + settings.drift_K_s * dt_s
-  return { temp_K, pumpHeat_K: state.pumpHeat_K * Math.exp(-dt_s / settle_s), air: state.air - (settings.atmosphere_Pa * lost_m3) / temp_K }
+  return {
+    temp_K,
+    pumpHeat_K: state.pumpHeat_K * Math.exp(-dt_s / settle_s),
+    air: state.air - (settings.atmosphere_Pa * lost_m3) / temp_K,
+  }
 }

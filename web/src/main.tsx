@@ -12,11 +12,25 @@ import { withRecord } from './api/queries'
 import { outbox } from './sync/outbox'
 import { GlobalStyle } from './ui/GlobalStyle'
 
-const client = new QueryClient({ defaultOptions: { queries: { retry: (count, error) => count < 8 && !(error instanceof ApiError && error.code !== 'offline'), retryDelay: (attempt) => Math.min(4000, 300 * 2 ** attempt), refetchOnWindowFocus: true, staleTime: 2000 } } })
+const client = new QueryClient({
+  defaultOptions: {
+    queries: {
+      retry: (count, error) =>
+        count < 8 && !(error instanceof ApiError && error.code !== 'offline'),
+      retryDelay: (attempt) => Math.min(4000, 300 * 2 ** attempt),
+      refetchOnWindowFocus: true,
+      staleTime: 2000,
+    },
+  },
+})
 
 // What was just delivered stays on the page until the server's own copy comes.
 outbox.onDelivered = (entry) => {
-  if (entry.kind === 'record') client.setQueryData<JobState>(['job', entry.jobId], (state) => state && withRecord(state, entry.record))
+  if (entry.kind === 'record')
+    client.setQueryData<JobState>(
+      ['job', entry.jobId],
+      (state) => state && withRecord(state, entry.record),
+    )
 }
 void outbox.open()
 

@@ -17,10 +17,16 @@ export interface Working {
 }
 
 /** A working as it is read: the figures put in and the result, in the job's units. */
-export function writeOut(working: Working, show: Show): { readonly put: string; readonly result: string } {
+export function writeOut(
+  working: Working,
+  show: Show,
+): { readonly put: string; readonly result: string } {
   const figure = (key: string) => {
     const value = working.figures[key]
     return value === undefined ? key : show.key(key, value, working.circuit)
   }
-  return { put: working.put.replace(/\{(\w+)\}/g, (_, key: string) => figure(key)), result: figure(working.result) }
+  return {
+    put: working.put.replace(/\{(\w+)\}/g, (_, key: string) => figure(key)),
+    result: figure(working.result),
+  }
 }

@@ -1,4 +1,13 @@
-export const emitterTypes = ['panel-single', 'panel-double', 'column', 'baseboard', 'fan-convector', 'towel-rail', 'floor-loop', 'coil'] as const
+export const emitterTypes = [
+  'panel-single',
+  'panel-double',
+  'column',
+  'baseboard',
+  'fan-convector',
+  'towel-rail',
+  'floor-loop',
+  'coil',
+] as const
 export type EmitterType = (typeof emitterTypes)[number]
 
 interface GenericEmitter {
@@ -24,4 +33,5 @@ export const genericEmitters: Readonly<Record<EmitterType, GenericEmitter>> = {
 export const genericSpread = 0.25
 
 /** Water in an emitter of a type that gives so much, m³. Source: sources.emitterContent. */
-export const genericContent_m3 = (type: EmitterType, load_W: number): number => genericEmitters[type].content_m3_W * load_W
+export const genericContent_m3 = (type: EmitterType, load_W: number): number =>
+  genericEmitters[type].content_m3_W * load_W

@@ -12,38 +12,74 @@ import { tickets } from '../practice/tickets'
 import type { RefusalCode } from './refusals'
 import { refusals } from './refusals'
 
-const id = z.string().min(1).max(60).regex(/^[\w-]+$/, 'letters, digits, - and _')
+const id = z
+  .string()
+  .min(1)
+  .max(60)
+  .regex(/^[\w-]+$/, 'letters, digits, - and _')
 
 export const JobParams = z.object({ jobId: id })
 export const TestParams = z.object({ jobId: id, testId: id })
-export const RevisionParams = z.object({ jobId: id, letter: z.string().regex(/^[A-Z]{1,2}$/, 'a letter, as in A') })
+export const RevisionParams = z.object({
+  jobId: id,
+  letter: z.string().regex(/^[A-Z]{1,2}$/, 'a letter, as in A'),
+})
 export const StepParams = z.object({ jobId: id, stepId: z.string().min(1).max(60) })
 export const OffParams = z.object({ jobId: id, offId: id })
 export const GaugeParams = z.object({ gaugeId: id })
 
 const refusalCodes = Object.keys(refusals) as [RefusalCode, ...RefusalCode[]]
-export const Refused = z.object({ code: z.enum(refusalCodes), says: z.string(), current: z.unknown().optional() })
+export const Refused = z.object({
+  code: z.enum(refusalCodes),
+  says: z.string(),
+  current: z.unknown().optional(),
+})
 export type Refused = z.infer<typeof Refused>
 
 const measures = Object.keys(ranges) as [Measure, ...Measure[]]
 const unitNames = Object.keys(units) as [UnitName, ...UnitName[]]
 
 /** The units a person reads in, where they are not the job's: each must measure what it is put for. */
-export const OwnUnits = z.partialRecord(z.enum(measures), z.enum(unitNames)).refine((chosen) => Object.entries(chosen).every(([measure, unit]) => unit === undefined || units[unit].kind === ranges[measure as Measure].kind), 'a unit that does not measure that')
+export const OwnUnits = z
+  .partialRecord(z.enum(measures), z.enum(unitNames))
+  .refine(
+    (chosen) =>
+      Object.entries(chosen).every(
+        ([measure, unit]) =>
+          unit === undefined || units[unit].kind === ranges[measure as Measure].kind,
+      ),
+    'a unit that does not measure that',
+  )
 export type OwnUnits = z.infer<typeof OwnUnits>
 
-export const PersonSchema = z.object({ id, name: z.string(), role: z.string(), tickets: z.array(z.enum(tickets)), units: OwnUnits.optional() })
+export const PersonSchema = z.object({
+  id,
+  name: z.string(),
+  role: z.string(),
+  tickets: z.array(z.enum(tickets)),
+  units: OwnUnits.optional(),
+})
 export const PersonParams = z.object({ personId: id })
 
-export const RevisionInfo = z.object({ letter: z.string(), at: z.string(), by: z.string(), signed: z.boolean() })
+export const RevisionInfo = z.object({
+  letter: z.string(),
+  at: z.string(),
+  by: z.string(),
+  signed: z.boolean(),
+})
 export type RevisionInfo = z.infer<typeof RevisionInfo>
 
 /** Everything a page needs of one job. */
 export const JobState = z.object({
-  id, number: z.string(), document: JobDocument, saveNumber: z.number().int(),
+  id,
+  number: z.string(),
+  document: JobDocument,
+  saveNumber: z.number().int(),
   /** The letter under which the design is frozen; null while it is being edited. */
   frozen: z.string().nullable(),
-  revisions: z.array(RevisionInfo), records: z.array(JobRecord), samples: z.record(z.string(), z.array(SampleSchema)),
+  revisions: z.array(RevisionInfo),
+  records: z.array(JobRecord),
+  samples: z.record(z.string(), z.array(SampleSchema)),
 })
 export type JobState = z.infer<typeof JobState>
 
@@ -52,80 +88,185 @@ export const boardSorts = ['changed', 'name', 'number', 'stage', 'waiting'] as c
 
 /** A job as the board shows it. */
 export const BoardRow = z.object({
-  id, number: z.string(), name: z.string(), address: z.string(), practice: z.enum(practiceNames), stage: z.enum(boardStages), sheet: z.enum(sheetIds),
+  id,
+  number: z.string(),
+  name: z.string(),
+  address: z.string(),
+  practice: z.enum(practiceNames),
+  stage: z.enum(boardStages),
+  sheet: z.enum(sheetIds),
   /** What it waits for, in a few words. */
   waits: z.string(),
   /** Who can do that: a ticket, or anybody. */
   waitsOn: z.string(),
-  stops: z.number().int(), fixes: z.number().int(), off: z.number().int(), snags: z.number().int(),
+  stops: z.number().int(),
+  fixes: z.number().int(),
+  off: z.number().int(),
+  snags: z.number().int(),
   /** Share of each stage, in the order of {@link boardStages} without the last. */
-  shares: z.array(z.number()), frozen: z.string().nullable(), archived: z.boolean(), changedAt: z.string(),
+  shares: z.array(z.number()),
+  frozen: z.string().nullable(),
+  archived: z.boolean(),
+  changedAt: z.string(),
 })
 export type BoardRow = z.infer<typeof BoardRow>
 
 export const BoardQuery = z.object({
-  find: z.string().max(200, 'at most 200 characters').default(''), stage: z.enum([...boardStages, 'all']).default('all'), sort: z.enum(boardSorts).default('changed'), archived: z.enum(['no', 'yes']).default('no'),
-  page: z.coerce.number().int().min(1).max(1e6).default(1), size: z.coerce.number().int().min(1).max(100).default(25),
+  find: z.string().max(200, 'at most 200 characters').default(''),
+  stage: z.enum([...boardStages, 'all']).default('all'),
+  sort: z.enum(boardSorts).default('changed'),
+  archived: z.enum(['no', 'yes']).default('no'),
+  page: z.coerce.number().int().min(1).max(1e6).default(1),
+  size: z.coerce.number().int().min(1).max(100).default(25),
 })
 export type BoardQuery = z.infer<typeof BoardQuery>
-export const BoardPage = z.object({ rows: z.array(BoardRow), total: z.number().int(), page: z.number().int(), size: z.number().int(), jobs: z.number().int(), withOff: z.number().int(), archived: z.number().int(), byStage: z.record(z.string(), z.number().int()) })
+export const BoardPage = z.object({
+  rows: z.array(BoardRow),
+  total: z.number().int(),
+  page: z.number().int(),
+  size: z.number().int(),
+  jobs: z.number().int(),
+  withOff: z.number().int(),
+  archived: z.number().int(),
+  byStage: z.record(z.string(), z.number().int()),
+})
 export type BoardPage = z.infer<typeof BoardPage>
 
 export const ArchiveJob = z.object({ by: id, archived: z.boolean() })
-export const DuplicateJob = z.object({ id, by: id, name: z.string().trim().min(1, 'the job needs a name').max(120, 'at most 120 characters') })
+export const DuplicateJob = z.object({
+  id,
+  by: id,
+  name: z.string().trim().min(1, 'the job needs a name').max(120, 'at most 120 characters'),
+})
 
-export const EvidenceParams = z.object({ hash: z.string().regex(/^[0-9a-f]{64}$/, 'a SHA-256 in hex') })
-export const EvidenceStored = z.object({ hash: z.string(), type: z.enum(evidenceTypes), bytes: z.number().int() })
+export const EvidenceParams = z.object({
+  hash: z.string().regex(/^[0-9a-f]{64}$/, 'a SHA-256 in hex'),
+})
+export const EvidenceStored = z.object({
+  hash: z.string(),
+  type: z.enum(evidenceTypes),
+  bytes: z.number().int(),
+})
 
-export const NewJob = z.object({ id, name: z.string().trim().min(1, 'the job needs a name').max(120, 'at most 120 characters'), address: z.string().max(300, 'at most 300 characters'), practice: z.enum(practiceNames), by: id })
+export const NewJob = z.object({
+  id,
+  name: z.string().trim().min(1, 'the job needs a name').max(120, 'at most 120 characters'),
+  address: z.string().max(300, 'at most 300 characters'),
+  practice: z.enum(practiceNames),
+  by: id,
+})
 export type NewJob = z.infer<typeof NewJob>
 
-export const SaveDraft = z.object({ document: JobDocument, saveNumber: z.number().int().min(0), by: id })
+export const SaveDraft = z.object({
+  document: JobDocument,
+  saveNumber: z.number().int().min(0),
+  by: id,
+})
 export type SaveDraft = z.infer<typeof SaveDraft>
 export const Saved = z.object({ saveNumber: z.number().int() })
 
 /** A record as a client sends it: the server adds when it arrived. Tests, steps and signatures have routes of their own. */
-export const NewRecord = z.object({ id: z.string().min(8).max(60).regex(/^[\w-]+$/), at: z.iso.datetime(), by: id, replaces: z.string().max(60).optional(), reason: z.string().max(200).optional(), body: RecordBody })
+export const NewRecord = z.object({
+  id: z
+    .string()
+    .min(8)
+    .max(60)
+    .regex(/^[\w-]+$/),
+  at: z.iso.datetime(),
+  by: id,
+  replaces: z.string().max(60).optional(),
+  reason: z.string().max(200).optional(),
+  body: RecordBody,
+})
 export type NewRecord = z.infer<typeof NewRecord>
 
-const act = { id: z.string().min(8).max(60).regex(/^[\w-]+$/), by: id }
+const act = {
+  id: z
+    .string()
+    .min(8)
+    .max(60)
+    .regex(/^[\w-]+$/),
+  by: id,
+}
 export const ConfirmGuard = z.object({ ...act, guardId: z.string().min(1).max(60) })
-export const SignStep = z.object({ ...act, reading: z.object({ si: z.number().finite(), typed: z.string().max(80) }).optional() })
+export const SignStep = z.object({
+  ...act,
+  reading: z.object({ si: z.number().finite(), typed: z.string().max(80) }).optional(),
+})
 export const Act = z.object(act)
 export const ProveSheet = z.object({ ...act, sheet: z.enum(sheetIds) })
 export const BeginTest = z.object({
-  ...act, testId: z.string().min(8).max(60).regex(/^[\w-]+$/),
+  ...act,
+  testId: z
+    .string()
+    .min(8)
+    .max(60)
+    .regex(/^[\w-]+$/),
   how: z.discriminatedUnion('reading', [
     z.object({ reading: z.literal('streamed'), gaugeId: id }),
-    z.object({ reading: z.literal('typed'), kind: z.enum(['water-gauge', 'digital']), resolution_Pa: z.number().positive().max(1e5), instrument: z.string().max(200), from_ms: z.number().int().min(0) }),
+    z.object({
+      reading: z.literal('typed'),
+      kind: z.enum(['water-gauge', 'digital']),
+      resolution_Pa: z.number().positive().max(1e5),
+      instrument: z.string().max(200),
+      from_ms: z.number().int().min(0),
+    }),
   ]),
   prepared: z.array(z.string().max(200)).max(60),
   /** Names of what was disconnected, capped or shut for the test: each goes on the off strip. */
-  off: z.array(z.object({ name: z.string().min(1).max(200), state: z.enum(['disconnected', 'shut']), because: z.string().max(200) })).max(60),
+  off: z
+    .array(
+      z.object({
+        name: z.string().min(1).max(200),
+        state: z.enum(['disconnected', 'shut']),
+        because: z.string().max(200),
+      }),
+    )
+    .max(60),
 })
 export type BeginTest = z.infer<typeof BeginTest>
 export const TypedSample = z.object({ ...act, sample: SampleSchema })
 export const TestNote = z.object({ ...act, text: z.string().trim().min(1).max(200) })
-export const Repaired = z.object({ ...act, what: z.string().trim().min(3, 'say what was repaired').max(400) })
-export const SignHandover = z.object({ ...act, typedName: z.string().trim().min(2, 'type your name').max(120) })
+export const Repaired = z.object({
+  ...act,
+  what: z.string().trim().min(3, 'say what was repaired').max(400),
+})
+export const SignHandover = z.object({
+  ...act,
+  typedName: z.string().trim().min(2, 'type your name').max(120),
+})
 export const NewRevision = z.object({ ...act })
 
 export const GaugeState = z.object({
-  id, name: z.string(), state: z.enum(['live', 'silent']), simulated: z.boolean(), resolution_Pa: z.number(),
+  id,
+  name: z.string(),
+  state: z.enum(['live', 'silent']),
+  simulated: z.boolean(),
+  resolution_Pa: z.number(),
   latest: SampleSchema.optional(),
 })
 export type GaugeState = z.infer<typeof GaugeState>
 
 /** What a hand can do at the simulated pipework. A real gauge has none of these. */
-export const PlantCommand = z.object({ command: z.enum(['pump', 'vent', 'tight', 'leak', 'cooling', 'drop-out']), gauge_Pa: z.number().min(0).max(1e5).optional(), volume_m3: z.number().min(1e-5).max(10).optional() })
+export const PlantCommand = z.object({
+  command: z.enum(['pump', 'vent', 'tight', 'leak', 'cooling', 'drop-out']),
+  gauge_Pa: z.number().min(0).max(1e5).optional(),
+  volume_m3: z.number().min(1e-5).max(10).optional(),
+})
 export type PlantCommand = z.infer<typeof PlantCommand>
 
 /** A job with all it holds: revisions, records, samples, signatures. Exported and imported without loss. */
 export const JobFile = z.object({
-  format: z.literal('hestian-job'), formatVersion: z.literal(1),
-  id, number: z.string().max(20), saveNumber: z.number().int().min(0), frozen: z.string().max(2).nullable(), document: JobDocument,
+  format: z.literal('hestian-job'),
+  formatVersion: z.literal(1),
+  id,
+  number: z.string().max(20),
+  saveNumber: z.number().int().min(0),
+  frozen: z.string().max(2).nullable(),
+  document: JobDocument,
   revisions: z.array(RevisionInfo.extend({ document: JobDocument })).max(200),
-  records: z.array(JobRecord).max(20000), samples: z.record(z.string().max(60), z.array(SampleSchema).max(200000)),
+  records: z.array(JobRecord).max(20000),
+  samples: z.record(z.string().max(60), z.array(SampleSchema).max(200000)),
   people: z.array(PersonSchema).max(500),
 })
 export type JobFile = z.infer<typeof JobFile>
@@ -133,5 +274,9 @@ export type JobFile = z.infer<typeof JobFile>
 /** What the server sends down its event stream. */
 export type LiveEvent =
   | { readonly kind: 'record'; readonly record: JobRecord }
-  | { readonly kind: 'sample'; readonly testId: string; readonly sample: z.infer<typeof SampleSchema> }
+  | {
+      readonly kind: 'sample'
+      readonly testId: string
+      readonly sample: z.infer<typeof SampleSchema>
+    }
   | { readonly kind: 'job'; readonly saveNumber: number; readonly frozen: string | null }

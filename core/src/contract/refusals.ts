@@ -1,14 +1,23 @@
 /** Every way a request can be turned down, with its status. What is said is made where the facts are; this table holds them together. */
 export const refusals = {
-  'not-understood': { status: 400, means: 'The request does not have the shape that is asked for; the sentence says where.' },
+  'not-understood': {
+    status: 400,
+    means: 'The request does not have the shape that is asked for; the sentence says where.',
+  },
   'no-such-job': { status: 404, means: 'No job has this id.' },
   'no-such-test': { status: 404, means: 'This job has no such test.' },
   'no-such-revision': { status: 404, means: 'This job has no revision of that letter.' },
   'no-such-person': { status: 400, means: 'Nobody of that id works here.' },
   'no-such-gauge': { status: 404, means: 'No gauge of that name is set up.' },
   'no-such-step': { status: 409, means: 'The step or guard is not open.' },
-  'stale-save': { status: 409, means: 'Somebody saved since this copy was read; both versions come back.' },
-  frozen: { status: 409, means: 'The design is signed and frozen; start a new revision to change it.' },
+  'stale-save': {
+    status: 409,
+    means: 'Somebody saved since this copy was read; both versions come back.',
+  },
+  frozen: {
+    status: 409,
+    means: 'The design is signed and frozen; start a new revision to change it.',
+  },
   'not-yet': { status: 409, means: 'An earlier step is still open.' },
   'guard-open': { status: 409, means: 'A guard of the step does not hold yet.' },
   'ticket-missing': { status: 403, means: 'The person does not hold the ticket that this needs.' },
@@ -16,12 +25,25 @@ export const refusals = {
   'test-running': { status: 409, means: 'A test is already running on this job.' },
   'test-over': { status: 409, means: 'The test has ended; its samples are closed.' },
   'gauge-silent': { status: 409, means: 'The gauge is not sending readings.' },
-  'cannot-sign': { status: 409, means: 'Something is still missing before the handover can be signed.' },
+  'cannot-sign': {
+    status: 409,
+    means: 'Something is still missing before the handover can be signed.',
+  },
   'cannot-prove': { status: 409, means: 'The sheet has an open stop, or something is missing.' },
-  'not-a-job-file': { status: 400, means: 'The file is not a job exported from here, or it was changed.' },
+  'not-a-job-file': {
+    status: 400,
+    means: 'The file is not a job exported from here, or it was changed.',
+  },
   'already-here': { status: 409, means: 'A job with this id is already here.' },
-  'different-record': { status: 409, means: 'A record with this id is already stored, with other contents.' },
-  'not-evidence': { status: 400, means: 'The file is not a photograph or paper that is kept here, or carries what it should not.' },
+  'different-record': {
+    status: 409,
+    means: 'A record with this id is already stored, with other contents.',
+  },
+  'not-evidence': {
+    status: 400,
+    means:
+      'The file is not a photograph or paper that is kept here, or carries what it should not.',
+  },
   'no-such-evidence': { status: 404, means: 'No file of this hash is kept here.' },
   'too-large': { status: 413, means: 'The request is larger than is accepted.' },
   'no-such-place': { status: 404, means: 'There is nothing at this address.' },

@@ -23,7 +23,10 @@ export interface EndDraw {
 /** Outlets open at one moment of a scenario: how many by outlet. */
 export type Moment = ReadonlyMap<string, number>
 
-export type DesignBy = { readonly by: 'all-open' } | { readonly by: 'scenario'; readonly moments: readonly Moment[] } | { readonly by: 'hunter' | 'loading-units' }
+export type DesignBy =
+  | { readonly by: 'all-open' }
+  | { readonly by: 'scenario'; readonly moments: readonly Moment[] }
+  | { readonly by: 'hunter' | 'loading-units' }
 
 /** What hot or cold alone of a fixture with both counts of its fixture units. Source: sources.hotShare. */
 export const oneSideRatio = 0.75
@@ -41,19 +44,31 @@ export interface DesignFlows {
  * Units never ask more than all outlets together, nor less than the largest single one beyond. Sources: sources.continuity, sources.hunter with
  * sources.hotShare, sources.en806Units with sources.din1988.
  */
-export function designFlows(shape: TreeShape<Branch>, ends: readonly EndDraw[], design: DesignBy): DesignFlows {
+export function designFlows(
+  shape: TreeShape<Branch>,
+  ends: readonly EndDraw[],
+  design: DesignBy,
+): DesignFlows {
   const count = shape.ordered.length
   const beyond: EndDraw[][] = Array.from({ length: count }, () => [])
-  for (const end of ends) for (let at = end.at; at >= 0; at = shape.parent[at] ?? -1) beyond[at]?.push(end)
+  for (const end of ends)
+    for (let at = end.at; at >= 0; at = shape.parent[at] ?? -1) beyond[at]?.push(end)
   const flow = new Float64Array(count)
   const units = new Float64Array(count)
   const uncovered: number[] = []
   beyond.forEach((mine, i) => {
     const together_m3_s = mine.reduce((sum, end) => sum + end.count * end.each_m3_s, 0)
-    if (design.by === 'all-open') { flow[i] = together_m3_s; return }
-    if (design.by === 'scenario') { flow[i] = Math.max(0, ...design.moments.map((moment) => openFlow_m3_s(mine, moment))); return }
+    if (design.by === 'all-open') {
+      flow[i] = together_m3_s
+      return
+    }
+    if (design.by === 'scenario') {
+      flow[i] = Math.max(0, ...design.moments.map((moment) => openFlow_m3_s(mine, moment)))
+      return
+    }
     units[i] = unitsOf(mine, design.by)
-    const asked_m3_s = design.by === 'hunter' ? hunterFlow_m3_s(units[i]) : peakFlow_m3_s(units[i] * 1e-4)
+    const asked_m3_s =
+      design.by === 'hunter' ? hunterFlow_m3_s(units[i]) : peakFlow_m3_s(units[i] * 1e-4)
     if (asked_m3_s === undefined && together_m3_s > 0) uncovered.push(i)
     flow[i] = Math.min(together_m3_s, Math.max(asked_m3_s ?? together_m3_s, largestOf_m3_s(mine)))
   })
@@ -61,10 +76,39 @@ export function designFlows(shape: TreeShape<Branch>, ends: readonly EndDraw[], 
 }
 
 /** Both sides of an outlet beyond one pipe, by outlet. */
-function byOutlet(ends: readonly EndDraw[]): ReadonlyMap<string, { readonly hot: number; readonly cold: number; readonly units: number; readonly mixed: boolean; readonly hotEach_m3_s: number; readonly coldEach_m3_s: number }> {
-  const found = new Map<string, { hot: number; cold: number; units: number; mixed: boolean; hotEach_m3_s: number; coldEach_m3_s: number }>()
+function byOutlet(
+  ends: readonly EndDraw[],
+): ReadonlyMap<
+  string,
+  {
+    readonly hot: number
+    readonly cold: number
+    readonly units: number
+    readonly mixed: boolean
+    readonly hotEach_m3_s: number
+    readonly coldEach_m3_s: number
+  }
+> {
+  const found = new Map<
+    string,
+    {
+      hot: number
+      cold: number
+      units: number
+      mixed: boolean
+      hotEach_m3_s: number
+      coldEach_m3_s: number
+    }
+  >()
   for (const end of ends) {
-    const one = found.get(end.outletId) ?? { hot: 0, cold: 0, units: end.units, mixed: end.mixed, hotEach_m3_s: 0, coldEach_m3_s: 0 }
+    const one = found.get(end.outletId) ?? {
+      hot: 0,
+      cold: 0,
+      units: end.units,
+      mixed: end.mixed,
+      hotEach_m3_s: 0,
+      coldEach_m3_s: 0,
+    }
     one[end.side] += end.count
     one[`${end.side}Each_m3_s`] = end.each_m3_s
     found.set(end.outletId, one)
@@ -75,20 +119,31 @@ function byOutlet(ends: readonly EndDraw[]): ReadonlyMap<string, { readonly hot:
 function unitsOf(ends: readonly EndDraw[], table: 'hunter' | 'loading-units'): number {
   let sum = 0
   for (const { hot, cold, units, mixed } of byOutlet(ends).values()) {
-    if (!mixed) { sum += units * Math.max(hot, cold); continue }
+    if (!mixed) {
+      sum += units * Math.max(hot, cold)
+      continue
+    }
     // Where hot and cold of a fixture both come this way it counts once; one side alone counts three quarters in fixture units, whole in loading units.
-    sum += units * (Math.min(hot, cold) + Math.abs(hot - cold) * (table === 'hunter' ? oneSideRatio : 1))
+    sum +=
+      units * (Math.min(hot, cold) + Math.abs(hot - cold) * (table === 'hunter' ? oneSideRatio : 1))
   }
   return sum
 }
 
-const largestOf_m3_s = (ends: readonly EndDraw[]): number => Math.max(0, ...[...byOutlet(ends).values()].map((one) => (one.hot > 0 ? one.hotEach_m3_s : 0) + (one.cold > 0 ? one.coldEach_m3_s : 0)))
+const largestOf_m3_s = (ends: readonly EndDraw[]): number =>
+  Math.max(
+    0,
+    ...[...byOutlet(ends).values()].map(
+      (one) => (one.hot > 0 ? one.hotEach_m3_s : 0) + (one.cold > 0 ? one.coldEach_m3_s : 0),
+    ),
+  )
 
 function openFlow_m3_s(ends: readonly EndDraw[], moment: Moment): number {
   let sum_m3_s = 0
   for (const [outletId, one] of byOutlet(ends)) {
     const open = moment.get(outletId) ?? 0
-    sum_m3_s += Math.min(open, one.hot) * one.hotEach_m3_s + Math.min(open, one.cold) * one.coldEach_m3_s
+    sum_m3_s +=
+      Math.min(open, one.hot) * one.hotEach_m3_s + Math.min(open, one.cold) * one.coldEach_m3_s
   }
   return sum_m3_s
 }

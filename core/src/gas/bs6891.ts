@@ -15,11 +15,25 @@ const discharge: Readonly<Record<number, readonly number[]>> = {
 export const fittingLengths_m = { elbow: 0.5, tee: 0.5, bend: 0.3 } as const
 
 /** Pipe and its fittings as one length, m. Source: sources.bs6891. */
-export const effectiveLength_m = (run: { readonly pipe_m: number; readonly elbows?: number; readonly tees?: number; readonly bends?: number }): number =>
-  run.pipe_m + fittingLengths_m.elbow * (run.elbows ?? 0) + fittingLengths_m.tee * (run.tees ?? 0) + fittingLengths_m.bend * (run.bends ?? 0)
+export const effectiveLength_m = (run: {
+  readonly pipe_m: number
+  readonly elbows?: number
+  readonly tees?: number
+  readonly bends?: number
+}): number =>
+  run.pipe_m +
+  fittingLengths_m.elbow * (run.elbows ?? 0) +
+  fittingLengths_m.tee * (run.tees ?? 0) +
+  fittingLengths_m.bend * (run.bends ?? 0)
 
 /** What the table lets a tube pass, m³/s, at the next longer column; undefined past 30 m or for a size it does not list. Source: sources.bs6891. */
-export function tableFlow_m3_s({ outsideDiameter_m, length_m }: { readonly outsideDiameter_m: number; readonly length_m: number }): number | undefined {
+export function tableFlow_m3_s({
+  outsideDiameter_m,
+  length_m,
+}: {
+  readonly outsideDiameter_m: number
+  readonly length_m: number
+}): number | undefined {
   const column = lengths_m.findIndex((most) => length_m <= most * (1 + 1e-6))
   const figure = column < 0 ? undefined : discharge[Math.round(outsideDiameter_m * 1000)]?.[column]
   return figure === undefined ? undefined : figure / 3600

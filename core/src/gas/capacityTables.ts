@@ -62,22 +62,37 @@ const third_Pa = 0.3 * inchWater_Pa
 
 /** Capacity tables by what they are for. Source: sources.nfpa54Tables, from memory; mostly 0.3 to 1.3 % below the equation. */
 export const capacityTables = {
-  'steel-natural-gas': [{ drop_Pa: half_Pa, sizes: steelSizes, rows: steel05 }, { drop_Pa: third_Pa, sizes: steelSizes, rows: steel03 }],
+  'steel-natural-gas': [
+    { drop_Pa: half_Pa, sizes: steelSizes, rows: steel05 },
+    { drop_Pa: third_Pa, sizes: steelSizes, rows: steel03 },
+  ],
   'copper-natural-gas': [{ drop_Pa: half_Pa, sizes: copperSizes, rows: copper05 }],
   'steel-propane': [{ drop_Pa: half_Pa, sizes: steelSizes.slice(0, 6), rows: propane05 }],
 } as const satisfies Record<string, readonly CapacityTable[]>
 export type CapacityTableName = keyof typeof capacityTables
 
 /** A table's figure for a size at a length: its row, or the next longer one; undefined where it lists no such size, drop or length. Never interpolated. */
-export function tabledFigure(name: CapacityTableName, { size, length_m, drop_Pa }: { readonly size: string; readonly length_m: number; readonly drop_Pa: number }): number | undefined {
-  const table: CapacityTable | undefined = capacityTables[name].find((one) => Math.abs(one.drop_Pa - drop_Pa) < 0.01 * one.drop_Pa)
+export function tabledFigure(
+  name: CapacityTableName,
+  {
+    size,
+    length_m,
+    drop_Pa,
+  }: { readonly size: string; readonly length_m: number; readonly drop_Pa: number },
+): number | undefined {
+  const table: CapacityTable | undefined = capacityTables[name].find(
+    (one) => Math.abs(one.drop_Pa - drop_Pa) < 0.01 * one.drop_Pa,
+  )
   const column = table?.sizes.indexOf(size) ?? -1
   const row = table?.rows.find(([feet]) => feet >= (length_m / foot_m) * (1 - 1e-6))
   return column < 0 ? undefined : (row?.[1][column] ?? undefined)
 }
 
 /** Flow of the natural gas tables, m³/s. Source: sources.nfpa54Tables. */
-export function tabledFlow_m3_s(name: 'steel-natural-gas' | 'copper-natural-gas', run: Parameters<typeof tabledFigure>[1]): number | undefined {
+export function tabledFlow_m3_s(
+  name: 'steel-natural-gas' | 'copper-natural-gas',
+  run: Parameters<typeof tabledFigure>[1],
+): number | undefined {
   const cfh = tabledFigure(name, run)
   return cfh === undefined ? undefined : (cfh * cubicFoot_m3) / 3600
 }

@@ -17,15 +17,34 @@ export interface FuelGas {
   readonly source: Source
 }
 
-const heatSetting: Source = { basis: 'assumed', says: 'Heating value: a setting of the practice; the supplier states the real one' }
+const heatSetting: Source = {
+  basis: 'assumed',
+  says: 'Heating value: a setting of the practice; the supplier states the real one',
+}
 
 /** Natural gas differs by place; the North American figure is 1 000 Btu/ft³, the low end of the 1 000 to 1 030 in use. */
-const natural = (grossHeat_J_m3: number, relativeDensity: number): FuelGas =>
-  ({ name: 'natural gas', grossHeat_J_m3, grossOverNet: 1.11, relativeDensity, viscosity_Pas: 1.08e-5, cr: 0.6094, y: 0.9992, source: heatSetting })
+const natural = (grossHeat_J_m3: number, relativeDensity: number): FuelGas => ({
+  name: 'natural gas',
+  grossHeat_J_m3,
+  grossOverNet: 1.11,
+  relativeDensity,
+  viscosity_Pas: 1.08e-5,
+  cr: 0.6094,
+  y: 0.9992,
+  source: heatSetting,
+})
 
 /** EN 437 G31 for heat, NFPA 54 for Cr: both as remembered. */
-const propane = (grossHeat_J_m3: number, relativeDensity: number): FuelGas =>
-  ({ name: 'propane', grossHeat_J_m3, grossOverNet: 1.087, relativeDensity, viscosity_Pas: 0.8e-5, cr: 1.2462, y: 0.991, source: heatSetting })
+const propane = (grossHeat_J_m3: number, relativeDensity: number): FuelGas => ({
+  name: 'propane',
+  grossHeat_J_m3,
+  grossOverNet: 1.087,
+  relativeDensity,
+  viscosity_Pas: 0.8e-5,
+  cr: 1.2462,
+  y: 0.991,
+  source: heatSetting,
+})
 
 export const fuelGases = {
   'north-america': { 'natural-gas': natural(37258945.81, 0.6), propane: propane(93147364.5, 1.5) },
@@ -37,4 +56,5 @@ export const fuelGases = {
 export const airDensity_kg_m3 = 1.2255
 
 /** Gross heat input of a plate that says net, or the same when it says gross. */
-export const grossInput_W = (input_W: number, said: 'gross' | 'net', gas: FuelGas): number => (said === 'net' ? input_W * gas.grossOverNet : input_W)
+export const grossInput_W = (input_W: number, said: 'gross' | 'net', gas: FuelGas): number =>
+  said === 'net' ? input_W * gas.grossOverNet : input_W

@@ -10,8 +10,15 @@ export interface PipePrice {
 
 /** What a metre costs more or less, by bore in mm: a base and what each square millimetre of bore adds. Assumed: invented to begin with. */
 const generic: Readonly<Record<MaterialName, readonly [number, number]>> = {
-  'steel-schedule-40': [6, 0.022], 'copper-type-k': [4, 0.05], 'copper-type-l': [3.5, 0.043], 'copper-en1057': [3, 0.036], 'stainless-corrugated': [7, 0.05],
-  'polyethylene-sdr11': [1.5, 0.004], multilayer: [2.2, 0.014], 'pex-s5': [1.4, 0.01], 'pex-sdr9': [1.4, 0.01],
+  'steel-schedule-40': [6, 0.022],
+  'copper-type-k': [4, 0.05],
+  'copper-type-l': [3.5, 0.043],
+  'copper-en1057': [3, 0.036],
+  'stainless-corrugated': [7, 0.05],
+  'polyethylene-sdr11': [1.5, 0.004],
+  multilayer: [2.2, 0.014],
+  'pex-s5': [1.4, 0.01],
+  'pex-sdr9': [1.4, 0.01],
 }
 
 /** Generic price of a metre of a size, where the firm has given none. Bore above 0. Source: sources.genericPrice. */
@@ -21,15 +28,28 @@ export function genericPrice(material: MaterialName, bore_m: number): number {
 }
 
 /** What a metre of a size costs: the firm's own price, or the generic one. Source: sources.genericPrice. */
-export const pricePerMetre = (prices: readonly PipePrice[], material: MaterialName, size: PipeSize): number =>
-  prices.find((price) => price.material === material && price.size === size.name)?.perMetre ?? genericPrice(material, size.bore_m)
+export const pricePerMetre = (
+  prices: readonly PipePrice[],
+  material: MaterialName,
+  size: PipeSize,
+): number =>
+  prices.find((price) => price.material === material && price.size === size.name)?.perMetre ??
+  genericPrice(material, size.bore_m)
 
 /** Prices by material and size at hand: for a choice that asks many times. */
-export function priceList(prices: readonly PipePrice[]): (pipe: { readonly material: MaterialName; readonly length_m: number }, size: PipeSize) => number {
+export function priceList(
+  prices: readonly PipePrice[],
+): (
+  pipe: { readonly material: MaterialName; readonly length_m: number },
+  size: PipeSize,
+) => number {
   const own = new Map(prices.map((price) => [`${price.material}/${price.size}`, price.perMetre]))
   // A pipe of no length yet still takes the smaller size where either does.
-  return ({ material, length_m }, size) => (own.get(`${material}/${size.name}`) ?? genericPrice(material, size.bore_m)) * Math.max(length_m, 0.1)
+  return ({ material, length_m }, size) =>
+    (own.get(`${material}/${size.name}`) ?? genericPrice(material, size.bore_m)) *
+    Math.max(length_m, 0.1)
 }
 
 /** Prices of sizes that are no longer in the catalogue: kept, and said to be unused. */
-export const unusedPrices = (prices: readonly PipePrice[]): readonly PipePrice[] => prices.filter((price) => !sizeNamed(price.material, price.size))
+export const unusedPrices = (prices: readonly PipePrice[]): readonly PipePrice[] =>
+  prices.filter((price) => !sizeNamed(price.material, price.size))

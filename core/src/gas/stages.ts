@@ -14,9 +14,14 @@ export interface StagedSupply extends Omit<GasConditions, 'method'> {
 }
 
 /** A regulator at the far end of a pipe. */
-export interface Regulator { readonly outGauge_Pa: number; readonly drop_Pa: number }
+export interface Regulator {
+  readonly outGauge_Pa: number
+  readonly drop_Pa: number
+}
 
-export interface Regulated { readonly regulator?: Regulator }
+export interface Regulated {
+  readonly regulator?: Regulator
+}
 
 /** Pipes between the meter or a regulator and the next ones: one pressure, one equation. */
 export interface Stage<B extends Branch> {
@@ -28,14 +33,21 @@ export interface Stage<B extends Branch> {
 }
 
 /** The stages of a tree, the meter's first. Each pipe is in one. */
-export function stagesOf<B extends Branch & Regulated>(pipes: readonly B[], supply: StagedSupply): readonly Stage<B>[] {
+export function stagesOf<B extends Branch & Regulated>(
+  pipes: readonly B[],
+  supply: StagedSupply,
+): readonly Stage<B>[] {
   const { ordered } = inOrder(pipes)
   const byId = new Map(ordered.map((pipe) => [pipe.id, pipe]))
   const rootOf = new Map<string, string>()
   const found = new Map<string, B[]>([[meterNode, []]])
   for (const pipe of ordered) {
     const feeder = byId.get(pipe.from)
-    const root = !feeder ? meterNode : feeder.regulator ? feeder.id : (rootOf.get(feeder.id) ?? meterNode)
+    const root = !feeder
+      ? meterNode
+      : feeder.regulator
+        ? feeder.id
+        : (rootOf.get(feeder.id) ?? meterNode)
     rootOf.set(pipe.id, root)
     const mine = found.get(root) ?? []
     mine.push(pipe.from === root ? { ...pipe, from: meterNode } : pipe)
@@ -43,7 +55,16 @@ export function stagesOf<B extends Branch & Regulated>(pipes: readonly B[], supp
   }
   return [...found].map(([root, mine]) => {
     const meterGauge_Pa = byId.get(root)?.regulator?.outGauge_Pa ?? supply.meterGauge_Pa
-    return { root, pipes: mine, conditions: { gas: supply.gas, atmosphere_Pa: supply.atmosphere_Pa, meterGauge_Pa, method: methodAt(supply.method, meterGauge_Pa) } }
+    return {
+      root,
+      pipes: mine,
+      conditions: {
+        gas: supply.gas,
+        atmosphere_Pa: supply.atmosphere_Pa,
+        meterGauge_Pa,
+        method: methodAt(supply.method, meterGauge_Pa),
+      },
+    }
   })
 }
 
@@ -53,14 +74,28 @@ export interface StagedState extends PipeState {
 }
 
 /** Flow, drop and pressure of every pipe, each in its stage. Drops count from where the stage begins. */
-export function solveStages(pipes: readonly (SizedPipe & Regulated)[], supply: StagedSupply): readonly StagedState[] {
+export function solveStages(
+  pipes: readonly (SizedPipe & Regulated)[],
+  supply: StagedSupply,
+): readonly StagedState[] {
   const flows = branchFlows(pipes, supply.gas, supply.shareRatio)
-  const states = new Map(stagesOf(pipes, supply).flatMap(({ root, conditions, pipes: mine }) => solveGasTree(mine, conditions, flows).map((state): [string, StagedState] => [state.id, { ...state, root, conditions }])))
+  const states = new Map(
+    stagesOf(pipes, supply).flatMap(({ root, conditions, pipes: mine }) =>
+      solveGasTree(mine, conditions, flows).map((state): [string, StagedState] => [
+        state.id,
+        { ...state, root, conditions },
+      ]),
+    ),
+  )
   return inOrder(pipes).ordered.flatMap((pipe) => states.get(pipe.id) ?? [])
 }
 
 /** Cheapest sizes, stage by stage: what a stage costs does not touch another, since its flows and its first pressure are its own. Undefined where even the largest do not do. */
-export function chooseStages(pipes: readonly (PipeToSize & Regulated)[], supply: StagedSupply, price?: Price): ReadonlyMap<string, PipeSize> | undefined {
+export function chooseStages(
+  pipes: readonly (PipeToSize & Regulated)[],
+  supply: StagedSupply,
+  price?: Price,
+): ReadonlyMap<string, PipeSize> | undefined {
   const flows = branchFlows(pipes, supply.gas, supply.shareRatio)
   const chosen: (readonly [string, PipeSize])[] = []
   for (const { pipes: mine, conditions } of stagesOf(pipes, supply)) {

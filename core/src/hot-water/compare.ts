@@ -39,7 +39,11 @@ export interface Comparison {
   readonly mixed_m3_s: number
   readonly mixedSummer_m3_s?: number
   readonly reheat_s?: number
-  readonly simulatedReheat?: { readonly took_s: number; readonly top_K: number; readonly bottom_K: number }
+  readonly simulatedReheat?: {
+    readonly took_s: number
+    readonly top_K: number
+    readonly bottom_K: number
+  }
   readonly draw: DrawBand
   readonly twoShowers: DrawBand
   readonly standing_J_day: number
@@ -58,7 +62,11 @@ const remembered = new Map<string, SimulatedReheat>()
 const mostRemembered = 64
 
 /** The same store reheats the same: a job is solved at every keystroke, and few of them touch its stores. */
-function rememberedReheat(store: StoreModel, boiler_W: number, fromTemp_K: number): SimulatedReheat {
+function rememberedReheat(
+  store: StoreModel,
+  boiler_W: number,
+  fromTemp_K: number,
+): SimulatedReheat {
   const key = JSON.stringify([store, boiler_W, fromTemp_K])
   if (!remembered.has(key)) {
     if (remembered.size >= mostRemembered) remembered.clear()
@@ -68,31 +76,97 @@ function rememberedReheat(store: StoreModel, boiler_W: number, fromTemp_K: numbe
 }
 
 /** A store of an option as the simulation takes it. Heights of coil and sensor: assumed, the maker's drawing wins. */
-export const storeModelOf = (figures: OptionFigures, conditions: ComparisonConditions, nodes: number, loopLoss_W = 0): StoreModel => ({
-  volume_m3: figures.store_m3, nodes, setTemp_K: conditions.storeTemp_K, plume: 'rises', hysteresis_K: 5, sensorHeight: 0.35, standingLoss_W: figures.standingLoss_W, roomTemp_K: conditions.roomTemp_K, coldTemp_K: conditions.coldTemp_K,
+export const storeModelOf = (
+  figures: OptionFigures,
+  conditions: ComparisonConditions,
+  nodes: number,
+  loopLoss_W = 0,
+): StoreModel => ({
+  volume_m3: figures.store_m3,
+  nodes,
+  setTemp_K: conditions.storeTemp_K,
+  plume: 'rises',
+  hysteresis_K: 5,
+  sensorHeight: 0.35,
+  standingLoss_W: figures.standingLoss_W,
+  roomTemp_K: conditions.roomTemp_K,
+  coldTemp_K: conditions.coldTemp_K,
   heater: figures.burnerInStore
     ? { kind: 'burner', power_W: figures.hotWater_W, height: 0 }
-    : { kind: 'coil', rating_W: figures.coil_W, fromHeight: 0.02, toHeight: 0.6, flowTemp_K: conditions.flowTemp_K, boiler_W: figures.hotWater_W },
-  ...(loopLoss_W > 0 ? { loop: { loss_W: loopLoss_W, flow_m3_s: flowForRise_m3_s({ power_W: loopLoss_W, rise_K: 5 }), returnHeight: 0.7 } } : {}),
+    : {
+        kind: 'coil',
+        rating_W: figures.coil_W,
+        fromHeight: 0.02,
+        toHeight: 0.6,
+        flowTemp_K: conditions.flowTemp_K,
+        boiler_W: figures.hotWater_W,
+      },
+  ...(loopLoss_W > 0
+    ? {
+        loop: {
+          loss_W: loopLoss_W,
+          flow_m3_s: flowForRise_m3_s({ power_W: loopLoss_W, rise_K: 5 }),
+          returnHeight: 0.7,
+        },
+      }
+    : {}),
 })
 
 /** What an option gives on the coldest water. Closed forms beside one simulated reheat. Sources: sources.heatBalance, sources.layeredStore. */
-export function compareOption(figures: OptionFigures, conditions: ComparisonConditions): Comparison {
-  const { coldTemp_K, storeTemp_K, mixedTemp_K, wanted_m3_s, shower_m3_s, warmTemp_K, load_W } = conditions
+export function compareOption(
+  figures: OptionFigures,
+  conditions: ComparisonConditions,
+): Comparison {
+  const { coldTemp_K, storeTemp_K, mixedTemp_K, wanted_m3_s, shower_m3_s, warmTemp_K, load_W } =
+    conditions
   const power_W = Math.min(figures.hotWater_W, figures.coil_W)
   const rise_K = Math.max(0.1, mixedTemp_K - coldTemp_K)
-  const drawn = (mixed_m3_s: number) => drawBand({ store_m3: figures.store_m3, power_W, mixed_m3_s, hotTemp_K: storeTemp_K, coldTemp_K, mixedTemp_K })
+  const drawn = (mixed_m3_s: number) =>
+    drawBand({
+      store_m3: figures.store_m3,
+      power_W,
+      mixed_m3_s,
+      hotTemp_K: storeTemp_K,
+      coldTemp_K,
+      mixedTemp_K,
+    })
   const hasStore = figures.store_m3 > 0 && storeTemp_K > coldTemp_K
-  const reheat_s = hasStore ? reheatTime_s({ volume_m3: figures.store_m3, coldTemp_K, hotTemp_K: storeTemp_K, power_W, standingLoss_W: figures.standingLoss_W }) : undefined
-  const simulatedReheat = hasStore && power_W > 0 ? rememberedReheat(storeModelOf(figures, conditions, comparedNodes), figures.hotWater_W, coldTemp_K) : undefined
+  const reheat_s = hasStore
+    ? reheatTime_s({
+        volume_m3: figures.store_m3,
+        coldTemp_K,
+        hotTemp_K: storeTemp_K,
+        power_W,
+        standingLoss_W: figures.standingLoss_W,
+      })
+    : undefined
+  const simulatedReheat =
+    hasStore && power_W > 0
+      ? rememberedReheat(
+          storeModelOf(figures, conditions, comparedNodes),
+          figures.hotWater_W,
+          coldTemp_K,
+        )
+      : undefined
   return {
-    power_W, limitedBy: figures.coil_W < figures.hotWater_W ? 'coil' : 'boiler',
-    hot_m3_s: storeTemp_K > coldTemp_K ? flowForRise_m3_s({ power_W, rise_K: storeTemp_K - coldTemp_K }) : 0,
+    power_W,
+    limitedBy: figures.coil_W < figures.hotWater_W ? 'coil' : 'boiler',
+    hot_m3_s:
+      storeTemp_K > coldTemp_K
+        ? flowForRise_m3_s({ power_W, rise_K: storeTemp_K - coldTemp_K })
+        : 0,
     mixed_m3_s: flowForRise_m3_s({ power_W, rise_K }),
-    ...(warmTemp_K !== undefined && warmTemp_K < mixedTemp_K ? { mixedSummer_m3_s: flowForRise_m3_s({ power_W, rise_K: mixedTemp_K - warmTemp_K }) } : {}),
-    ...(reheat_s === undefined ? {} : { reheat_s }), ...(simulatedReheat ? { simulatedReheat } : {}),
-    draw: drawn(wanted_m3_s), twoShowers: drawn(2 * shower_m3_s),
-    standing_J_day: figures.standingLoss_W * 86400, twoShowers_W: powerForFlow_W(2 * shower_m3_s, rise_K),
-    ...(load_W > 0 && figures.leastOutput_W > 0 ? { cyclesBelowRatio: figures.leastOutput_W / load_W } : {}),
+    ...(warmTemp_K !== undefined && warmTemp_K < mixedTemp_K
+      ? { mixedSummer_m3_s: flowForRise_m3_s({ power_W, rise_K: mixedTemp_K - warmTemp_K }) }
+      : {}),
+    ...(reheat_s === undefined ? {} : { reheat_s }),
+    ...(simulatedReheat ? { simulatedReheat } : {}),
+    draw: drawn(wanted_m3_s),
+    twoShowers: drawn(2 * shower_m3_s),
+    standing_J_day: figures.standingLoss_W * 86400,
+    twoShowers_W: powerForFlow_W(2 * shower_m3_s, rise_K),
+    ...(load_W > 0 && figures.leastOutput_W > 0
+      ? { cyclesBelowRatio: figures.leastOutput_W / load_W }
+      : {}),
   }
 }

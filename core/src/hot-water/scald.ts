@@ -1,7 +1,14 @@
 import { toSi } from '../units/units'
 
 /** Seconds to a full-thickness burn of adult skin, hottest last. Source: sources.scald, from memory. */
-export const scaldPoints = ([[120, 300], [130, 30], [140, 6], [150, 2]] as const).map(([fahrenheit, time_s]) => ({ temp_K: toSi(fahrenheit, 'F'), time_s }))
+export const scaldPoints = (
+  [
+    [120, 300],
+    [130, 30],
+    [140, 6],
+    [150, 2],
+  ] as const
+).map(([fahrenheit, time_s]) => ({ temp_K: toSi(fahrenheit, 'F'), time_s }))
 
 /**
  * Seconds that water of a temperature takes to scald adult skin: the leaflet's points, log of time linear in temperature between them.

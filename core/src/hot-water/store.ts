@@ -15,11 +15,19 @@ const slenderness = 2.5
  * Excess of a plume over the water it rises through, K: it goes with power^(2/3) and the height it has to entrain over, volume^(-5/9)
  * (B. R. Morton, G. Taylor and J. S. Turner, Proc. R. Soc. A 234 (1956), as remembered). The figure it is tied to is assumed: 10 K for 20 kW in 150 L.
  */
-const plumeExcess_K = (power_W: number, volume_m3: number): number => 10 * (power_W / 20000) ** (2 / 3) * (volume_m3 / 0.15) ** (-5 / 9)
+const plumeExcess_K = (power_W: number, volume_m3: number): number =>
+  10 * (power_W / 20000) ** (2 / 3) * (volume_m3 / 0.15) ** (-5 / 9)
 
 /** How heat enters a store. Heights run 0 (bottom) to 1 (top). */
 export type StoreHeater =
-  | { readonly kind: 'coil'; readonly rating_W: number; readonly fromHeight: number; readonly toHeight: number; readonly flowTemp_K: number; readonly boiler_W: number }
+  | {
+      readonly kind: 'coil'
+      readonly rating_W: number
+      readonly fromHeight: number
+      readonly toHeight: number
+      readonly flowTemp_K: number
+      readonly boiler_W: number
+    }
   | { readonly kind: 'burner'; readonly power_W: number; readonly height: number }
 
 export interface StoreModel {
@@ -39,7 +47,11 @@ export interface StoreModel {
   /** What becomes of heated water: it rises as a plume to where it floats, or mixes with all above it that is colder. */
   readonly plume: 'rises' | 'mixes'
   /** Secondary return: its flow and what the loop loses at {@link lossDifference_K} above the room. */
-  readonly loop?: { readonly flow_m3_s: number; readonly loss_W: number; readonly returnHeight: number }
+  readonly loop?: {
+    readonly flow_m3_s: number
+    readonly loss_W: number
+    readonly returnHeight: number
+  }
 }
 
 /** Energies since the start, J. What went in is what came out, what was lost and what is stored. */
@@ -77,27 +89,47 @@ export class Store {
   private readonly gain_Km3: Float64Array
   private firing = false
 
-  constructor(readonly model: StoreModel, start_K: number | readonly number[]) {
+  constructor(
+    readonly model: StoreModel,
+    start_K: number | readonly number[],
+  ) {
     expectAbove0({ volume_m3: model.volume_m3, nodes: model.nodes, setTemp_K: model.setTemp_K })
     expectNotNegative({ standingLoss_W: model.standingLoss_W, hysteresis_K: model.hysteresis_K })
-    if (!Number.isInteger(model.nodes) || model.nodes > 400) throw new RangeError(`nodes is ${model.nodes}; it must be a whole number, 1 to 400`)
-    this.temps_K = Float64Array.from({ length: model.nodes }, (_, i) => (typeof start_K === 'number' ? start_K : (start_K[i] ?? model.coldTemp_K)))
+    if (!Number.isInteger(model.nodes) || model.nodes > 400)
+      throw new RangeError(`nodes is ${model.nodes}; it must be a whole number, 1 to 400`)
+    this.temps_K = Float64Array.from({ length: model.nodes }, (_, i) =>
+      typeof start_K === 'number' ? start_K : (start_K[i] ?? model.coldTemp_K),
+    )
     this.down_m3 = new Float64Array(model.nodes)
     this.gain_Km3 = new Float64Array(model.nodes)
     this.node_m3 = model.volume_m3 / model.nodes
     this.node_J_K = this.node_m3 * heat_J_m3K
     const diameter_m = ((4 * model.volume_m3) / (Math.PI * slenderness)) ** (1 / 3)
-    this.conduct_W_K = (conductivity_W_mK * (Math.PI / 4) * diameter_m ** 2) / ((slenderness * diameter_m) / model.nodes)
+    this.conduct_W_K =
+      (conductivity_W_mK * (Math.PI / 4) * diameter_m ** 2) /
+      ((slenderness * diameter_m) / model.nodes)
     this.loss_W_K = model.standingLoss_W / lossDifference_K / model.nodes
   }
 
-  get top_K(): number { return this.temps_K[this.model.nodes - 1] ?? this.model.coldTemp_K }
-  get bottom_K(): number { return this.temps_K[0] ?? this.model.coldTemp_K }
-  get isFiring(): boolean { return this.firing }
-  get energies(): StoreEnergy { return { ...this.energy } }
+  get top_K(): number {
+    return this.temps_K[this.model.nodes - 1] ?? this.model.coldTemp_K
+  }
+  get bottom_K(): number {
+    return this.temps_K[0] ?? this.model.coldTemp_K
+  }
+  get isFiring(): boolean {
+    return this.firing
+  }
+  get energies(): StoreEnergy {
+    return { ...this.energy }
+  }
   /** Heat above 0 K, J: differences of it are what the store gained. */
-  get stored_J(): number { return this.temps_K.reduce((sum, temp) => sum + temp, 0) * this.node_J_K }
-  get mean_K(): number { return this.temps_K.reduce((sum, temp) => sum + temp, 0) / this.model.nodes }
+  get stored_J(): number {
+    return this.temps_K.reduce((sum, temp) => sum + temp, 0) * this.node_J_K
+  }
+  get mean_K(): number {
+    return this.temps_K.reduce((sum, temp) => sum + temp, 0) / this.model.nodes
+  }
 
   private nodeAt(height: number): number {
     return Math.min(this.model.nodes - 1, Math.max(0, Math.floor(height * this.model.nodes)))
@@ -106,9 +138,18 @@ export class Store {
   /** Moves on by `step_s` while so much hot water is drawn from the top, m³/s, and so much power is there for hot water, W. */
   advance(step_s: number, draw_m3_s: number, available_W: number): StoreStep {
     const loop_m3_s = this.model.loop?.flow_m3_s ?? 0
-    const heater_W = this.model.heater.kind === 'coil' ? Math.min(this.model.heater.boiler_W, available_W) : Math.min(this.model.heater.power_W, available_W)
-    const plume_m3_s = this.firing && this.model.plume === 'rises' && heater_W > 0 ? heater_W / (heat_J_m3K * plumeExcess_K(heater_W, this.model.volume_m3)) : 0
-    const parts = Math.max(1, Math.ceil(((draw_m3_s + loop_m3_s + 1.2 * plume_m3_s) * step_s) / (0.95 * this.node_m3)))
+    const heater_W =
+      this.model.heater.kind === 'coil'
+        ? Math.min(this.model.heater.boiler_W, available_W)
+        : Math.min(this.model.heater.power_W, available_W)
+    const plume_m3_s =
+      this.firing && this.model.plume === 'rises' && heater_W > 0
+        ? heater_W / (heat_J_m3K * plumeExcess_K(heater_W, this.model.volume_m3))
+        : 0
+    const parts = Math.max(
+      1,
+      Math.ceil(((draw_m3_s + loop_m3_s + 1.2 * plume_m3_s) * step_s) / (0.95 * this.node_m3)),
+    )
     let power_W = 0
     let primaryTemp_K = this.top_K
     for (let i = 0; i < parts; i++) {
@@ -129,14 +170,20 @@ export class Store {
     if (drawn > 0) energy.drawn_J += draw_m3_s * step_s * heat_J_m3K * (top_K - coldTemp_K)
     const looped = loop ? (loop.flow_m3_s * step_s) / this.node_m3 : 0
     const entry = loop ? this.nodeAt(loop.returnHeight) : nodes
-    const loopLoss_W = loop ? Math.min((loop.loss_W * Math.max(0, top_K - roomTemp_K)) / lossDifference_K, loop.flow_m3_s * heat_J_m3K * Math.max(0, top_K - roomTemp_K)) : 0
+    const loopLoss_W = loop
+      ? Math.min(
+          (loop.loss_W * Math.max(0, top_K - roomTemp_K)) / lossDifference_K,
+          loop.flow_m3_s * heat_J_m3K * Math.max(0, top_K - roomTemp_K),
+        )
+      : 0
     energy.loop_J += loopLoss_W * step_s
     for (let i = nodes - 1; i >= 0; i--) {
       const here = temps_K[i] ?? 0
       const below = i > 0 ? (temps_K[i - 1] ?? 0) : coldTemp_K
       let next = here + drawn * (below - here)
       if (loop && i > entry) next += looped * (below - here)
-      if (loop && i === entry) next += looped * (top_K - here) - (loopLoss_W * step_s) / this.node_J_K
+      if (loop && i === entry)
+        next += looped * (top_K - here) - (loopLoss_W * step_s) / this.node_J_K
       temps_K[i] = next
     }
   }
@@ -158,7 +205,11 @@ export class Store {
   }
 
   /** The primary enters at the coil's top; its temperature is the flow setting, or lower where the boiler cannot hold it. */
-  private heatByCoil(coil: Extract<StoreHeater, { kind: 'coil' }>, boiler_W: number, step_s: number): StoreStep {
+  private heatByCoil(
+    coil: Extract<StoreHeater, { kind: 'coil' }>,
+    boiler_W: number,
+    step_s: number,
+  ): StoreStep {
     const { temps_K } = this
     const [low, high] = [this.nodeAt(coil.fromHeight), this.nodeAt(coil.toHeight)]
     const count = high - low + 1
@@ -213,7 +264,8 @@ export class Store {
     for (let i = 0; i < temps_K.length; i++) {
       const here = temps_K[i] ?? 0
       const above = down_m3[i] ?? 0
-      const next = here + ((gain_Km3[i] ?? 0) + above * (temps_K[i + 1] ?? 0) - sank * here) / node_m3
+      const next =
+        here + ((gain_Km3[i] ?? 0) + above * (temps_K[i + 1] ?? 0) - sank * here) / node_m3
       sank = above
       temps_K[i] = next
     }
@@ -245,11 +297,16 @@ export class Store {
       if ((temps_K[i - 1] ?? 0) <= (temps_K[i] ?? 0) + 1e-9) continue
       let [from, to] = [i - 1, i]
       let sum = (temps_K[from] ?? 0) + (temps_K[to] ?? 0)
-      for (let grew = true; grew; ) {
+      for (let grew = true; grew;) {
         grew = false
         const mean = sum / (to - from + 1)
-        if (from > 0 && (temps_K[from - 1] ?? 0) > mean + 1e-9) { sum += temps_K[--from] ?? 0; grew = true }
-        else if (to + 1 < temps_K.length && (temps_K[to + 1] ?? 0) < mean - 1e-9) { sum += temps_K[++to] ?? 0; grew = true }
+        if (from > 0 && (temps_K[from - 1] ?? 0) > mean + 1e-9) {
+          sum += temps_K[--from] ?? 0
+          grew = true
+        } else if (to + 1 < temps_K.length && (temps_K[to + 1] ?? 0) < mean - 1e-9) {
+          sum += temps_K[++to] ?? 0
+          grew = true
+        }
       }
       temps_K.fill(sum / (to - from + 1), from, to + 1)
       i = to

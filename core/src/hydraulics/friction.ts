@@ -7,14 +7,25 @@ export const laminarReynolds = 2300
 export const laminarFactor = (reynolds: number): number => 64 / reynolds
 
 /** Darcy friction factor after Swamee and Jain; up to 3 % from Colebrook–White. Reynolds above 0. Source: sources.swameeJain. */
-export const swameeJain = ({ reynolds, roughnessRatio }: { readonly reynolds: number; readonly roughnessRatio: number }): number =>
-  0.25 / Math.log10(roughnessRatio / 3.7 + 5.74 / reynolds ** 0.9) ** 2
+export const swameeJain = ({
+  reynolds,
+  roughnessRatio,
+}: {
+  readonly reynolds: number
+  readonly roughnessRatio: number
+}): number => 0.25 / Math.log10(roughnessRatio / 3.7 + 5.74 / reynolds ** 0.9) ** 2
 
 /**
  * Darcy friction factor after Colebrook–White, Newton on 1/√f to 1e-9. Reynolds above 0, roughness ratio 0 to 0.05, else RangeError.
  * Valid for turbulent flow. Source: sources.colebrook.
  */
-export function colebrook({ reynolds, roughnessRatio }: { readonly reynolds: number; readonly roughnessRatio: number }): number {
+export function colebrook({
+  reynolds,
+  roughnessRatio,
+}: {
+  readonly reynolds: number
+  readonly roughnessRatio: number
+}): number {
   expectAbove0({ reynolds })
   expectNotNegative({ roughnessRatio })
   return colebrookRoot(reynolds, roughnessRatio) ** -2
@@ -62,14 +73,39 @@ export const circleArea_m2 = (bore_m: number): number => (Math.PI / 4) * bore_m 
  * Pressure lost along a run: Darcy–Weisbach, Colebrook–White above Reynolds 2 300 and 64/Re below, no drop at no flow.
  * Bore and fluid above 0; length, flow, roughness and loss 0 or more, else RangeError. Source: sources.colebrook.
  */
-export function frictionDrop(run: Run, fluid: Fluid): { readonly drop_Pa: number; readonly velocity_m_s: number; readonly reynolds: number; readonly factor: number } {
-  expectAbove0({ bore_m: run.bore_m, density_kg_m3: fluid.density_kg_m3, viscosity_Pas: fluid.viscosity_Pas })
-  expectNotNegative({ length_m: run.length_m, flow_m3_s: run.flow_m3_s, roughness_m: run.roughness_m, lossCoefficient: run.lossCoefficient ?? 0 })
+export function frictionDrop(
+  run: Run,
+  fluid: Fluid,
+): {
+  readonly drop_Pa: number
+  readonly velocity_m_s: number
+  readonly reynolds: number
+  readonly factor: number
+} {
+  expectAbove0({
+    bore_m: run.bore_m,
+    density_kg_m3: fluid.density_kg_m3,
+    viscosity_Pas: fluid.viscosity_Pas,
+  })
+  expectNotNegative({
+    length_m: run.length_m,
+    flow_m3_s: run.flow_m3_s,
+    roughness_m: run.roughness_m,
+    lossCoefficient: run.lossCoefficient ?? 0,
+  })
   const velocity_m_s = run.flow_m3_s / circleArea_m2(run.bore_m)
   const reynolds = (fluid.density_kg_m3 * velocity_m_s * run.bore_m) / fluid.viscosity_Pas
   // Below this 64/Re runs out of numbers; the drop has long been nothing.
   if (reynolds < 1e-12) return { drop_Pa: 0, velocity_m_s, reynolds, factor: 0 }
-  const factor = reynolds <= laminarReynolds ? laminarFactor(reynolds) : colebrook({ reynolds, roughnessRatio: run.roughness_m / run.bore_m })
+  const factor =
+    reynolds <= laminarReynolds
+      ? laminarFactor(reynolds)
+      : colebrook({ reynolds, roughnessRatio: run.roughness_m / run.bore_m })
   const dynamic_Pa = (fluid.density_kg_m3 * velocity_m_s ** 2) / 2
-  return { drop_Pa: ((factor * run.length_m) / run.bore_m + (run.lossCoefficient ?? 0)) * dynamic_Pa, velocity_m_s, reynolds, factor }
+  return {
+    drop_Pa: ((factor * run.length_m) / run.bore_m + (run.lossCoefficient ?? 0)) * dynamic_Pa,
+    velocity_m_s,
+    reynolds,
+    factor,
+  }
 }

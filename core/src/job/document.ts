@@ -11,11 +11,19 @@ import { blankWater, PipePrices, Water } from './waterDocument'
 /** The version that this code writes. Older files are brought forward by `upgradeDocument`. */
 export const documentVersion = 4
 
-export const applianceKinds = ['boiler', 'instantaneous-heater', 'storage-heater', 'indirect-cylinder', 'cooktop', 'other-gas'] as const
+export const applianceKinds = [
+  'boiler',
+  'instantaneous-heater',
+  'storage-heater',
+  'indirect-cylinder',
+  'cooktop',
+  'other-gas',
+] as const
 export type ApplianceKind = (typeof applianceKinds)[number]
 
 export const Appliance = z.object({
-  id, name,
+  id,
+  name,
   kind: z.enum(applianceKinds),
   input_W: known('power'),
   /** Whether the plate's input counts the heat of condensation. */
@@ -32,14 +40,19 @@ export const Appliance = z.object({
   stay: z.enum(['new', 'stays', 'goes']),
   madeYear: madeYear.nullable(),
   /** What must be on site at the end; null while it is not. */
-  papers: z.object({ manual: Evidence.nullable(), installation: Evidence.nullable(), charts: Evidence.nullable() }),
+  papers: z.object({
+    manual: Evidence.nullable(),
+    installation: Evidence.nullable(),
+    charts: Evidence.nullable(),
+  }),
   photos,
 })
 export type Appliance = z.infer<typeof Appliance>
 
 /** A vessel or valve by its plate. */
 export const Part = z.object({
-  id, name,
+  id,
+  name,
   kind: z.enum(partKinds),
   circuit: z.enum(['heating', 'hot-water', 'main']),
   setGauge_Pa: known('water-pressure'),
@@ -52,7 +65,6 @@ export const Part = z.object({
   photos,
 })
 export type Part = z.infer<typeof Part>
-
 
 export const JobDocument = z.object({
   version: z.literal(documentVersion),
@@ -78,7 +90,11 @@ export const JobDocument = z.object({
 export type JobDocument = z.infer<typeof JobDocument>
 
 /** A document with a name and a practice and nothing looked at yet. */
-export const blankDocument = (site: { readonly name: string; readonly address: string; readonly practice: JobDocument['practice'] }): JobDocument => ({
+export const blankDocument = (site: {
+  readonly name: string
+  readonly address: string
+  readonly practice: JobDocument['practice']
+}): JobDocument => ({
   version: documentVersion,
   practice: site.practice,
   site: { name: site.name, address: site.address, notes: '' },
@@ -98,9 +114,31 @@ export const blankDocument = (site: { readonly name: string; readonly address: s
 
 /** An appliance with nothing read from its plate yet. */
 export const blankAppliance = (plate: Pick<Appliance, 'id' | 'name' | 'kind'>): Appliance => ({
-  ...plate, input_W: null, inputSaid: 'gross', output_W: null, maxWorkingGauge_Pa: null, water_m3: null, builtInVessel_m3: null, builtInChargeGauge_Pa: null, minInletGauge_Pa: null, maxTestGauge_Pa: null,
-  stay: 'new', madeYear: null, papers: { manual: null, installation: null, charts: null }, photos: [],
+  ...plate,
+  input_W: null,
+  inputSaid: 'gross',
+  output_W: null,
+  maxWorkingGauge_Pa: null,
+  water_m3: null,
+  builtInVessel_m3: null,
+  builtInChargeGauge_Pa: null,
+  minInletGauge_Pa: null,
+  maxTestGauge_Pa: null,
+  stay: 'new',
+  madeYear: null,
+  papers: { manual: null, installation: null, charts: null },
+  photos: [],
 })
 
 /** A vessel or valve with nothing read from it yet. */
-export const blankPart = (part: Pick<Part, 'id' | 'name' | 'kind' | 'circuit'>): Part => ({ ...part, setGauge_Pa: null, openTemp_K: null, capacity_W: null, volume_m3: null, chargeGauge_Pa: null, stay: 'stays', madeYear: null, photos: [] })
+export const blankPart = (part: Pick<Part, 'id' | 'name' | 'kind' | 'circuit'>): Part => ({
+  ...part,
+  setGauge_Pa: null,
+  openTemp_K: null,
+  capacity_W: null,
+  volume_m3: null,
+  chargeGauge_Pa: null,
+  stay: 'stays',
+  madeYear: null,
+  photos: [],
+})

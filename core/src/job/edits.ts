@@ -14,20 +14,29 @@ export function applyEdits(document: JobDocument, edits: readonly Edit[]): JobDo
     let place: unknown = copy
     for (const key of path.slice(0, -1)) place = isBranch(place) ? place[key] : undefined
     const last = path[path.length - 1]
-    if (last === undefined || !isBranch(place)) throw new RangeError(`no place ${path.join('.')} in the document`)
+    if (last === undefined || !isBranch(place))
+      throw new RangeError(`no place ${path.join('.')} in the document`)
     place[last] = value
   }
   return copy
 }
 
-const isBranch = (value: unknown): value is Record<string | number, unknown> => typeof value === 'object' && value !== null
+const isBranch = (value: unknown): value is Record<string | number, unknown> =>
+  typeof value === 'object' && value !== null
 
 /** A document checked against its schema: the document, or where it is wrong and what is accepted. */
-export function readDocument(raw: unknown): { readonly ok: true; readonly document: JobDocument } | { readonly ok: false; readonly says: string } {
+export function readDocument(
+  raw: unknown,
+):
+  | { readonly ok: true; readonly document: JobDocument }
+  | { readonly ok: false; readonly says: string } {
   const upgraded = upgradeDocument(raw)
   const result = JobDocument.safeParse(upgraded)
   if (result.success) return { ok: true, document: result.data }
-  const says = result.error.issues.slice(0, 3).map((issue) => `${issue.path.join('.') || 'document'}: ${issue.message}`).join('; ')
+  const says = result.error.issues
+    .slice(0, 3)
+    .map((issue) => `${issue.path.join('.') || 'document'}: ${issue.message}`)
+    .join('; ')
   return { ok: false, says }
 }
 
@@ -38,54 +47,134 @@ const rows = (value: unknown): Raw[] => (Array.isArray(value) ? value.filter(isB
 function fromFirst(raw: Raw): Raw {
   const site = isBranch(raw.site) ? raw.site : {}
   const { seismic, ...place } = site
-  const shakes = seismic === true ? { answer: 'yes', basis: 'read', from: 'Site, earlier version' } : null
-  const heats = rows(raw.appliances).some((one) => one.kind !== 'boiler' && one.kind !== 'cooktop' && one.kind !== 'other-gas')
+  const shakes =
+    seismic === true ? { answer: 'yes', basis: 'read', from: 'Site, earlier version' } : null
+  const heats = rows(raw.appliances).some(
+    (one) => one.kind !== 'boiler' && one.kind !== 'cooktop' && one.kind !== 'other-gas',
+  )
   return {
-    ...raw, version: 2, site: place, schools: blankSchools, parts: [], heat: blankHeat, hotWater: heats ? blankHotWater : null,
-    survey: { ...blankSurvey, ...(isBranch(raw.survey) ? raw.survey : {}), looked: { ...blankLooked, shakes } },
-    appliances: rows(raw.appliances).map((one) => ({ stay: 'new', madeYear: null, papers: { manual: null, installation: null, charts: null }, photos: [], ...one })),
+    ...raw,
+    version: 2,
+    site: place,
+    schools: blankSchools,
+    parts: [],
+    heat: blankHeat,
+    hotWater: heats ? blankHotWater : null,
+    survey: {
+      ...blankSurvey,
+      ...(isBranch(raw.survey) ? raw.survey : {}),
+      looked: { ...blankLooked, shakes },
+    },
+    appliances: rows(raw.appliances).map((one) => ({
+      stay: 'new',
+      madeYear: null,
+      papers: { manual: null, installation: null, charts: null },
+      photos: [],
+      ...one,
+    })),
   }
 }
 
 /** Version 3 holds the whole pressure side: zones of the circuit, settings of the store, relief valves and where their water goes. */
 function fromSecond(raw: Raw): Raw {
   const heating = isBranch(raw.heating) ? raw.heating : undefined
-  const names = [...new Set(rows(heating?.emitters).map((one) => (typeof one.zone === 'string' ? one.zone.trim() : '')).filter((zone) => zone !== ''))]
-  const zones = names.map((name, i) => ({ id: `zone-${i + 1}`, name, heatZoneId: sameName(raw, name), load_W: null, difference_K: null, alone: false }))
-  const idOf = (zone: unknown) => zones.find((one) => typeof zone === 'string' && one.name === zone.trim())?.id ?? null
+  const names = [
+    ...new Set(
+      rows(heating?.emitters)
+        .map((one) => (typeof one.zone === 'string' ? one.zone.trim() : ''))
+        .filter((zone) => zone !== ''),
+    ),
+  ]
+  const zones = names.map((name, i) => ({
+    id: `zone-${i + 1}`,
+    name,
+    heatZoneId: sameName(raw, name),
+    load_W: null,
+    difference_K: null,
+    alone: false,
+  }))
+  const idOf = (zone: unknown) =>
+    zones.find((one) => typeof zone === 'string' && one.name === zone.trim())?.id ?? null
   return {
-    ...raw, version: 3, reliefs: [], pan: blankPan,
+    ...raw,
+    version: 3,
+    reliefs: [],
+    pan: blankPan,
     schools: { ...blankSchools, ...(isBranch(raw.schools) ? raw.schools : {}) },
     hotWater: isBranch(raw.hotWater) ? { ...raw.hotWater, safety: blankSafety } : raw.hotWater,
-    heating: heating ? {
-      ...blankHeating(null), ...heating, zones,
-      emitters: rows(heating.emitters).map(({ zone, ...one }) => ({ ...one, zoneId: idOf(zone), type: null, loadEach_W: null })),
-      pipes: rows(heating.pipes).map((one) => ({ ...one, run_m: null, bends: 0, zoneId: null, carries: 'all' })),
-    } : raw.heating,
+    heating: heating
+      ? {
+          ...blankHeating(null),
+          ...heating,
+          zones,
+          emitters: rows(heating.emitters).map(({ zone, ...one }) => ({
+            ...one,
+            zoneId: idOf(zone),
+            type: null,
+            loadEach_W: null,
+          })),
+          pipes: rows(heating.pipes).map((one) => ({
+            ...one,
+            run_m: null,
+            bends: 0,
+            zoneId: null,
+            carries: 'all',
+          })),
+        }
+      : raw.heating,
   }
 }
 
-const sameName = (raw: Raw, name: string): unknown => (isBranch(raw.heat) ? (rows(raw.heat.zones).find((zone) => zone.name === name)?.id ?? null) : null)
+const sameName = (raw: Raw, name: string): unknown =>
+  isBranch(raw.heat) ? (rows(raw.heat.zones).find((zone) => zone.name === name)?.id ?? null) : null
 
 /** Version 4 holds the water feed, stages of gas pressure, what stands before each appliance, and prices. */
 function fromThird(raw: Raw): Raw {
   const gas = isBranch(raw.gas) ? raw.gas : {}
-  return { ...raw, version: 4, water: blankWater, prices: [], gas: { ...blankGasRules, ...gas, segments: rows(gas.segments).map((one) => ({ end: blankGasEnd, regulator: null, reserve_W: null, ...one })) } }
+  return {
+    ...raw,
+    version: 4,
+    water: blankWater,
+    prices: [],
+    gas: {
+      ...blankGasRules,
+      ...gas,
+      segments: rows(gas.segments).map((one) => ({
+        end: blankGasEnd,
+        regulator: null,
+        reserve_W: null,
+        ...one,
+      })),
+    },
+  }
 }
 
 /** Steps that bring an older document forward, by the version they start from. Version 1 is the first. */
-const upgrades: Readonly<Record<number, (raw: Raw) => Raw>> = { 1: fromFirst, 2: fromSecond, 3: fromThird }
+const upgrades: Readonly<Record<number, (raw: Raw) => Raw>> = {
+  1: fromFirst,
+  2: fromSecond,
+  3: fromThird,
+}
 
 /** Brings a document of any earlier version to the current one; anything else comes back as it is, for the schema to refuse. */
 export function upgradeDocument(raw: unknown): unknown {
   let current = raw
-  while (isBranch(current) && typeof current.version === 'number' && upgrades[current.version]) current = upgrades[current.version]?.(current)
+  while (isBranch(current) && typeof current.version === 'number' && upgrades[current.version])
+    current = upgrades[current.version]?.(current)
   return current
 }
 
 /** An exported job of any earlier version with every document in it brought forward; anything else comes back as it is, for the schema to refuse. */
 export function upgradeFile(raw: unknown): unknown {
   if (!isBranch(raw) || Array.isArray(raw)) return raw
-  const revisions = Array.isArray(raw.revisions) ? raw.revisions.map((one: unknown) => (isBranch(one) ? { ...one, document: upgradeDocument(one.document) } : one)) : raw.revisions
-  return { ...raw, document: upgradeDocument(raw.document), ...(raw.revisions === undefined ? {} : { revisions }) }
+  const revisions = Array.isArray(raw.revisions)
+    ? raw.revisions.map((one: unknown) =>
+        isBranch(one) ? { ...one, document: upgradeDocument(one.document) } : one,
+      )
+    : raw.revisions
+  return {
+    ...raw,
+    document: upgradeDocument(raw.document),
+    ...(raw.revisions === undefined ? {} : { revisions }),
+  }
 }

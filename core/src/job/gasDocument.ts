@@ -26,10 +26,17 @@ export const GasEnd = z.object({
   makerTable: Evidence.nullable(),
 })
 export type GasEnd = z.infer<typeof GasEnd>
-export const blankGasEnd: GasEnd = { shutOff: null, trap: null, connector: null, connectorDrop_Pa: null, makerTable: null }
+export const blankGasEnd: GasEnd = {
+  shutOff: null,
+  trap: null,
+  connector: null,
+  connectorDrop_Pa: null,
+  makerTable: null,
+}
 
 export const GasSegment = z.object({
-  id, name,
+  id,
+  name,
   /** `meter` or the id of the segment it leaves from. */
   from: z.string().max(60),
   length_m: known('length'),
@@ -54,13 +61,33 @@ export const GasSupply = z.object({
   /** Null takes the practice's. */
   method: z.enum(gasMethods).nullable(),
   /** Share of the load that burns at once, by a rule that is declared; null is everything. */
-  diversity: z.object({ ratio: known('ratio'), rule: z.string().trim().min(3, 'say which rule').max(300) }).nullable(),
+  diversity: z
+    .object({ ratio: known('ratio'), rule: z.string().trim().min(3, 'say which rule').max(300) })
+    .nullable(),
   /** Sized for what the appliances burn at this height, after their inputs were brought down. */
   derated: z.boolean(),
   bonded: yesNo,
 })
 
-export const blankGasRules = { meterDrop_Pa: null, method: null, diversity: null, derated: false, bonded: null } as const
+export const blankGasRules = {
+  meterDrop_Pa: null,
+  method: null,
+  diversity: null,
+  derated: false,
+  bonded: null,
+} as const
 
 /** A gas pipe with nothing measured yet. */
-export const blankGasSegment = (segment: Pick<GasSegment, 'id' | 'name' | 'from' | 'material'>): GasSegment => ({ ...segment, length_m: null, elbows: 0, branchTees: 0, size: null, applianceId: null, end: blankGasEnd, regulator: null, reserve_W: null })
+export const blankGasSegment = (
+  segment: Pick<GasSegment, 'id' | 'name' | 'from' | 'material'>,
+): GasSegment => ({
+  ...segment,
+  length_m: null,
+  elbows: 0,
+  branchTees: 0,
+  size: null,
+  applianceId: null,
+  end: blankGasEnd,
+  regulator: null,
+  reserve_W: null,
+})

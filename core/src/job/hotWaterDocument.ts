@@ -5,10 +5,17 @@ import { blankSafety, HotWaterSafety } from './pressureDocument'
 
 /** Heat a zone or room needs: typed, or a quick estimate from its area that is marked as one. */
 export const Zone = z.object({
-  id, name,
+  id,
+  name,
   heat: z.discriminatedUnion('by', [
     z.object({ by: z.literal('typed'), load_W: known('power') }),
-    z.object({ by: z.literal('estimate'), area_m2: known('area'), age: z.enum(buildingAges as [(typeof buildingAges)[number], ...(typeof buildingAges)[number][]]) }),
+    z.object({
+      by: z.literal('estimate'),
+      area_m2: known('area'),
+      age: z.enum(
+        buildingAges as [(typeof buildingAges)[number], ...(typeof buildingAges)[number][]],
+      ),
+    }),
   ]),
 })
 export type Zone = z.infer<typeof Zone>
@@ -17,7 +24,8 @@ export const outletKinds = ['shower', 'bath', 'washbasin', 'kitchen-sink', 'gard
 export type OutletKind = (typeof outletKinds)[number]
 
 export const Outlet = z.object({
-  id, name,
+  id,
+  name,
   kind: z.enum(outletKinds),
   count,
   flow_m3_s: known('water-flow'),
@@ -28,7 +36,13 @@ export const Outlet = z.object({
 export type Outlet = z.infer<typeof Outlet>
 
 /** One draw of the scenario: so many of an outlet opened at a time, for a time. */
-export const Draw = z.object({ id, outletId: z.string().max(60), open: z.number().int().min(1, 'at least one').max(200), start_s: z.number().int().min(0).max(86399), duration_s: z.number().int().min(1, 'at least a second').max(86400) })
+export const Draw = z.object({
+  id,
+  outletId: z.string().max(60),
+  open: z.number().int().min(1, 'at least one').max(200),
+  start_s: z.number().int().min(0).max(86399),
+  duration_s: z.number().int().min(1, 'at least a second').max(86400),
+})
 export type Draw = z.infer<typeof Draw>
 
 export const HotWater = z.object({
@@ -48,7 +62,8 @@ export type OptionKind = (typeof optionKinds)[number]
 
 /** One way of giving heat and hot water, compared with the others. Figures are each unit's. */
 export const HeatOption = z.object({
-  id, name,
+  id,
+  name,
   kind: z.enum(optionKinds),
   units: z.number().int().min(1, 'at least one').max(8, 'at most eight'),
   input_W: known('power'),
@@ -66,7 +81,9 @@ export type HeatOption = z.infer<typeof HeatOption>
 export const Heat = z.object({
   zones: z.array(Zone).max(60),
   options: z.array(HeatOption).max(5, 'at most five, side by side'),
-  chosen: z.object({ optionId: z.string().max(60), because: z.string().trim().min(3, 'say why').max(400) }).nullable(),
+  chosen: z
+    .object({ optionId: z.string().max(60), because: z.string().trim().min(3, 'say why').max(400) })
+    .nullable(),
   /** What the boiler's heating output is set to. */
   heatingSet_W: known('power'),
   flowTemp_K: known('temperature'),
@@ -76,9 +93,34 @@ export const Heat = z.object({
 })
 export type Heat = z.infer<typeof Heat>
 
-export const blankHeat: Heat = { zones: [], options: [], chosen: null, heatingSet_W: null, flowTemp_K: null, compensation: null, priority: true }
-export const blankHotWater: HotWater = { outlets: [], scenario: [], storeTemp_K: null, wantedGauge_Pa: null, loopLoss_W: null, safety: blankSafety }
+export const blankHeat: Heat = {
+  zones: [],
+  options: [],
+  chosen: null,
+  heatingSet_W: null,
+  flowTemp_K: null,
+  compensation: null,
+  priority: true,
+}
+export const blankHotWater: HotWater = {
+  outlets: [],
+  scenario: [],
+  storeTemp_K: null,
+  wantedGauge_Pa: null,
+  loopLoss_W: null,
+  safety: blankSafety,
+}
 
 export const blankOption = (option: Pick<HeatOption, 'id' | 'name' | 'kind'>): HeatOption => ({
-  ...option, units: option.kind === 'cascade' ? 2 : 1, input_W: null, hotWater_W: null, heating_W: null, leastOutput_W: null, store_m3: null, coil_W: null, standingLoss_W: null, leastFlow_m3_s: null, space: '',
+  ...option,
+  units: option.kind === 'cascade' ? 2 : 1,
+  input_W: null,
+  hotWater_W: null,
+  heating_W: null,
+  leastOutput_W: null,
+  store_m3: null,
+  coil_W: null,
+  standingLoss_W: null,
+  leastFlow_m3_s: null,
+  space: '',
 })

@@ -11,19 +11,35 @@ type Branch = Record<string, unknown>
  * Three-way merge of two documents that grew from one base. Rows with an `id` are matched by it; a value with a basis is one value.
  * Where only one side changed, that side is taken; where both did, `mine` is kept in the result and the place is listed.
  */
-export function mergeDocuments<T>(base: T, mine: T, theirs: T): { readonly merged: T; readonly conflicts: readonly Conflict[] } {
+export function mergeDocuments<T>(
+  base: T,
+  mine: T,
+  theirs: T,
+): { readonly merged: T; readonly conflicts: readonly Conflict[] } {
   const conflicts: Conflict[] = []
   const merged = mergeValue(base, mine, theirs, [], conflicts) as T
   return { merged, conflicts }
 }
 
-function mergeValue(base: unknown, mine: unknown, theirs: unknown, path: readonly (string | number)[], conflicts: Conflict[]): unknown {
+function mergeValue(
+  base: unknown,
+  mine: unknown,
+  theirs: unknown,
+  path: readonly (string | number)[],
+  conflicts: Conflict[],
+): unknown {
   if (same(mine, theirs) || same(base, theirs)) return mine
   if (same(base, mine)) return theirs
-  if (isRows(mine) && isRows(theirs) && (isRows(base) || base === undefined)) return mergeRows((base ?? []) as Row[], mine, theirs, path, conflicts)
+  if (isRows(mine) && isRows(theirs) && (isRows(base) || base === undefined))
+    return mergeRows((base ?? []) as Row[], mine, theirs, path, conflicts)
   if (isBranch(mine) && isBranch(theirs) && isBranch(base) && !('basis' in mine)) {
     const keys = [...new Set([...Object.keys(theirs), ...Object.keys(mine)])]
-    return Object.fromEntries(keys.map((key) => [key, mergeValue(base[key], mine[key], theirs[key], [...path, key], conflicts)]))
+    return Object.fromEntries(
+      keys.map((key) => [
+        key,
+        mergeValue(base[key], mine[key], theirs[key], [...path, key], conflicts),
+      ]),
+    )
   }
   conflicts.push({ path, mine, theirs })
   return mine
@@ -31,14 +47,30 @@ function mergeValue(base: unknown, mine: unknown, theirs: unknown, path: readonl
 
 type Row = Branch & { id: string }
 
-function mergeRows(base: readonly Row[], mine: readonly Row[], theirs: readonly Row[], path: readonly (string | number)[], conflicts: Conflict[]): Row[] {
+function mergeRows(
+  base: readonly Row[],
+  mine: readonly Row[],
+  theirs: readonly Row[],
+  path: readonly (string | number)[],
+  conflicts: Conflict[],
+): Row[] {
   const find = (rows: readonly Row[], id: string) => rows.find((row) => row.id === id)
   const ids = [...new Set([...mine.map((row) => row.id), ...theirs.map((row) => row.id)])]
   return ids.flatMap((id) => {
     const [was, here, there] = [find(base, id), find(mine, id), find(theirs, id)]
-    if (!here && there) return was && !same(was, there) ? keep(there, undefined, there) : was ? [] : [there]
-    if (here && !there) return was && !same(was, here) ? keep(here, here, undefined) : was ? [] : [here]
-    return [mergeValue(was, here, there, [...path, mine.findIndex((row) => row.id === id)], conflicts) as Row]
+    if (!here && there)
+      return was && !same(was, there) ? keep(there, undefined, there) : was ? [] : [there]
+    if (here && !there)
+      return was && !same(was, here) ? keep(here, here, undefined) : was ? [] : [here]
+    return [
+      mergeValue(
+        was,
+        here,
+        there,
+        [...path, mine.findIndex((row) => row.id === id)],
+        conflicts,
+      ) as Row,
+    ]
   })
   /** One side removed a row that the other changed: the change is kept, so that nothing typed is lost, and listed. */
   function keep(row: Row, left: Row | undefined, right: Row | undefined): Row[] {
@@ -47,13 +79,16 @@ function mergeRows(base: readonly Row[], mine: readonly Row[], theirs: readonly 
   }
 }
 
-const isBranch = (value: unknown): value is Branch => typeof value === 'object' && value !== null && !Array.isArray(value)
-const isRows = (value: unknown): value is Row[] => Array.isArray(value) && value.every((row) => isBranch(row) && typeof row.id === 'string')
+const isBranch = (value: unknown): value is Branch =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+const isRows = (value: unknown): value is Row[] =>
+  Array.isArray(value) && value.every((row) => isBranch(row) && typeof row.id === 'string')
 
 /** Equality by content, keys in any order. */
 export function same(a: unknown, b: unknown): boolean {
   if (a === b) return true
-  if (Array.isArray(a) && Array.isArray(b)) return a.length === b.length && a.every((value, i) => same(value, b[i]))
+  if (Array.isArray(a) && Array.isArray(b))
+    return a.length === b.length && a.every((value, i) => same(value, b[i]))
   if (!isBranch(a) || !isBranch(b)) return false
   const keys = new Set([...Object.keys(a), ...Object.keys(b)])
   return [...keys].every((key) => same(a[key], b[key]))
@@ -61,10 +96,18 @@ export function same(a: unknown, b: unknown): boolean {
 
 /** JSON of a value with the keys of every object in order; undefined for what JSON leaves out. */
 function inKeyOrder(value: unknown): string | undefined {
-  if (Array.isArray(value)) { let text = '['; for (let i = 0; i < value.length; i++) text += (i > 0 ? ',' : '') + (inKeyOrder(value[i]) ?? 'null'); return `${text}]` }
+  if (Array.isArray(value)) {
+    let text = '['
+    for (let i = 0; i < value.length; i++)
+      text += (i > 0 ? ',' : '') + (inKeyOrder(value[i]) ?? 'null')
+    return `${text}]`
+  }
   if (!isBranch(value)) return JSON.stringify(value)
   let text = ''
-  for (const key of Object.keys(value).sort()) { const part = inKeyOrder(value[key]); if (part !== undefined) text += `${text === '' ? '' : ','}"${key}":${part}` }
+  for (const key of Object.keys(value).sort()) {
+    const part = inKeyOrder(value[key])
+    if (part !== undefined) text += `${text === '' ? '' : ','}"${key}":${part}`
+  }
   return `{${text}}`
 }
 

@@ -11,7 +11,8 @@ const yesNo = z.enum(['yes', 'no']).nullable()
 
 /** Emitters that are fed and balanced together. */
 export const HeatingZone = z.object({
-  id, name,
+  id,
+  name,
   /** The zone of the heat page whose load it carries; null where it is typed here. */
   heatZoneId: z.string().max(60).nullable(),
   load_W: known('power'),
@@ -23,7 +24,8 @@ export const HeatingZone = z.object({
 export type HeatingZone = z.infer<typeof HeatingZone>
 
 export const Emitter = z.object({
-  id, name,
+  id,
+  name,
   zoneId: z.string().max(60).nullable(),
   type: z.enum(emitterTypes).nullable(),
   count,
@@ -35,7 +37,8 @@ export const Emitter = z.object({
 export type Emitter = z.infer<typeof Emitter>
 
 export const HeatingPipe = z.object({
-  id, name,
+  id,
+  name,
   material: z.enum(materialNames),
   /** A size of the material's catalogue; null lets Hestian choose. */
   size: z.string().max(20).nullable(),
@@ -51,15 +54,37 @@ export const HeatingPipe = z.object({
 })
 export type HeatingPipe = z.infer<typeof HeatingPipe>
 
-export const circuitPartKinds = ['boiler', 'low-loss-header', 'buffer', 'filter', 'separator', 'zone-valve', 'coil', 'other'] as const
+export const circuitPartKinds = [
+  'boiler',
+  'low-loss-header',
+  'buffer',
+  'filter',
+  'separator',
+  'zone-valve',
+  'coil',
+  'other',
+] as const
 /** Something the flow passes: what it holds, and what it loses at a flow that its maker states. */
-export const CircuitPart = z.object({ id, name, kind: z.enum(circuitPartKinds), zoneId: z.string().max(60).nullable(), drop_Pa: known('water-pressure'), atFlow_m3_s: known('water-flow'), water_m3: known('small-volume') })
+export const CircuitPart = z.object({
+  id,
+  name,
+  kind: z.enum(circuitPartKinds),
+  zoneId: z.string().max(60).nullable(),
+  drop_Pa: known('water-pressure'),
+  atFlow_m3_s: known('water-flow'),
+  water_m3: known('small-volume'),
+})
 export type CircuitPart = z.infer<typeof CircuitPart>
 
 export const WeakPart = z.object({ id, name, maxWorkingGauge_Pa: known('water-pressure') })
 
 /** A further vessel on the circuit beside the boiler's own and the one that is sized. */
-export const FurtherVessel = z.object({ id, name, volume_m3: known('small-volume'), chargeGauge_Pa: known('water-pressure') })
+export const FurtherVessel = z.object({
+  id,
+  name,
+  volume_m3: known('small-volume'),
+  chargeGauge_Pa: known('water-pressure'),
+})
 
 /** How the vessel is connected; null while nobody has decided or looked. */
 export const VesselPosition = z.object({
@@ -68,11 +93,20 @@ export const VesselPosition = z.object({
   from: z.enum(['below', 'above']).nullable(),
   carriedBy: z.enum(['bracket', 'floor', 'pipe']).nullable(),
 })
-export const blankPosition: z.infer<typeof VesselPosition> = { side: null, between: null, from: null, carriedBy: null }
+export const blankPosition: z.infer<typeof VesselPosition> = {
+  side: null,
+  between: null,
+  from: null,
+  carriedBy: null,
+}
 
 export const Heating = z.object({
   boilerId: z.string().max(60).nullable(),
-  fluid: z.object({ kind: z.enum(fluidKinds), massFraction: known('ratio'), coldestTemp_K: known('temperature') }),
+  fluid: z.object({
+    kind: z.enum(fluidKinds),
+    massFraction: known('ratio'),
+    coldestTemp_K: known('temperature'),
+  }),
   zones: z.array(HeatingZone).max(60),
   emitters: z.array(Emitter).max(200),
   pipes: z.array(HeatingPipe).max(200),
@@ -108,9 +142,30 @@ export type Heating = z.infer<typeof Heating>
 
 /** A heating circuit with nothing in it yet. */
 export const blankHeating = (boilerId: string | null): Heating => ({
-  boilerId, fluid: { kind: 'water', massFraction: null, coldestTemp_K: null }, zones: [], emitters: [], pipes: [], parts: [], boilerLeastFlow_m3_s: null, pumpId: null, pumpHead_Pa: null, pumpMost_m3_s: null,
-  reliefSetGauge_Pa: null, weakParts: [], vesselSize_m3: null, furtherVessels: [], vesselAcceptance: null, vesselMaxWorkingGauge_Pa: null, vesselHeight_m: null, reliefHeight_m: null, position: blankPosition,
-  deliveredChargeGauge_Pa: null, chargeGauge_Pa: null, feedSetGauge_Pa: null, fillGauge_Pa: null, dayTemp_K: null,
+  boilerId,
+  fluid: { kind: 'water', massFraction: null, coldestTemp_K: null },
+  zones: [],
+  emitters: [],
+  pipes: [],
+  parts: [],
+  boilerLeastFlow_m3_s: null,
+  pumpId: null,
+  pumpHead_Pa: null,
+  pumpMost_m3_s: null,
+  reliefSetGauge_Pa: null,
+  weakParts: [],
+  vesselSize_m3: null,
+  furtherVessels: [],
+  vesselAcceptance: null,
+  vesselMaxWorkingGauge_Pa: null,
+  vesselHeight_m: null,
+  reliefHeight_m: null,
+  position: blankPosition,
+  deliveredChargeGauge_Pa: null,
+  chargeGauge_Pa: null,
+  feedSetGauge_Pa: null,
+  fillGauge_Pa: null,
+  dayTemp_K: null,
 })
 
 export const InletPart = z.object({
@@ -140,14 +195,32 @@ export const HotWaterSafety = z.object({
 })
 export type HotWaterSafety = z.infer<typeof HotWaterSafety>
 export const blankSafety: HotWaterSafety = {
-  reducingGauge_Pa: null, reducingFall_Pa: null, expansionReliefGauge_Pa: null, temperatureReliefGauge_Pa: null, temperatureReliefTemp_K: null, vesselSize_m3: null, vesselChargeGauge_Pa: null, inlet: [], balancedCold: null,
-  cutOut: null, cutOutTemp_K: null, immersion: null, immersion_W: null,
+  reducingGauge_Pa: null,
+  reducingFall_Pa: null,
+  expansionReliefGauge_Pa: null,
+  temperatureReliefGauge_Pa: null,
+  temperatureReliefTemp_K: null,
+  vesselSize_m3: null,
+  vesselChargeGauge_Pa: null,
+  inlet: [],
+  balancedCold: null,
+  cutOut: null,
+  cutOutTemp_K: null,
+  immersion: null,
+  immersion_W: null,
 }
 
 const pieceId = { id }
 /** A piece of a discharge pipe, in the order the water goes. */
 export const DischargePiece = z.discriminatedUnion('kind', [
-  z.object({ ...pieceId, kind: z.literal('pipe'), material: z.enum(dischargeMaterials), size: z.enum(dischargeSizes), length_m: known('length'), runs: z.enum(['down', 'falling', 'level', 'up']) }),
+  z.object({
+    ...pieceId,
+    kind: z.literal('pipe'),
+    material: z.enum(dischargeMaterials),
+    size: z.enum(dischargeSizes),
+    length_m: known('length'),
+    runs: z.enum(['down', 'falling', 'level', 'up']),
+  }),
   z.object({ ...pieceId, kind: z.literal('bend') }),
   z.object({ ...pieceId, kind: z.literal('tundish'), visible: yesNo }),
   z.object({ ...pieceId, kind: z.enum(['valve', 'trap']) }),
@@ -167,12 +240,21 @@ export const Discharge = z.object({
   endFreezes: yesNo,
 })
 export type Discharge = z.infer<typeof Discharge>
-export const blankDischarge: Discharge = { pieces: [], end: null, endHeight_m: null, endThread: null, endVisible: null, endSafe: null, endFreezes: null }
+export const blankDischarge: Discharge = {
+  pieces: [],
+  end: null,
+  endHeight_m: null,
+  endThread: null,
+  endVisible: null,
+  endSafe: null,
+  endFreezes: null,
+}
 
 export const reliefGuards = ['heating', 'expansion', 'temperature'] as const
 /** A relief valve. Its setting stands with the circuit it guards; here stands what it is and where its water goes. */
 export const ReliefValve = z.object({
-  id, name,
+  id,
+  name,
   guards: z.enum(reliefGuards),
   /** A generic size, or null where the tag was read. */
   size: z.string().max(20).nullable(),
@@ -188,8 +270,28 @@ export const ReliefValve = z.object({
   discharge: Discharge,
 })
 export type ReliefValve = z.infer<typeof ReliefValve>
-export const blankRelief = (relief: Pick<ReliefValve, 'id' | 'name' | 'guards'>): ReliefValve => ({ ...relief, size: null, outlet: null, capacity_W: null, probe: null, lever: null, valveBetween: null, replacesId: null, discharge: blankDischarge })
+export const blankRelief = (relief: Pick<ReliefValve, 'id' | 'name' | 'guards'>): ReliefValve => ({
+  ...relief,
+  size: null,
+  outlet: null,
+  capacity_W: null,
+  probe: null,
+  lever: null,
+  valveBetween: null,
+  replacesId: null,
+  discharge: blankDischarge,
+})
 
 /** What stands under the heater, and where it drains. */
-export const DrainPan = z.object({ fitted: yesNo, runsTo: z.enum(['drain', 'outside', 'nowhere']).nullable(), condensate: z.enum(['separate', 'same-pan', 'none']).nullable(), because: z.string().max(300) })
-export const blankPan: z.infer<typeof DrainPan> = { fitted: null, runsTo: null, condensate: null, because: '' }
+export const DrainPan = z.object({
+  fitted: yesNo,
+  runsTo: z.enum(['drain', 'outside', 'nowhere']).nullable(),
+  condensate: z.enum(['separate', 'same-pan', 'none']).nullable(),
+  because: z.string().max(300),
+})
+export const blankPan: z.infer<typeof DrainPan> = {
+  fitted: null,
+  runsTo: null,
+  condensate: null,
+  because: '',
+}

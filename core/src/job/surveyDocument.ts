@@ -4,17 +4,22 @@ import type { LookAnswer, LookKey } from '../survey/questions'
 import { day, id, known, name, photos, siteBases } from './known'
 
 const seen = <T extends string>(answers: readonly [T, ...T[]]) =>
-  z.object({
-    answer: z.enum(answers),
-    basis: z.enum(siteBases),
-    from: z.string().max(200),
-    note: z.string().max(500).optional(),
-    recordId: z.string().max(60).optional(),
-  }).nullable()
+  z
+    .object({
+      answer: z.enum(answers),
+      basis: z.enum(siteBases),
+      from: z.string().max(200),
+      note: z.string().max(500).optional(),
+      recordId: z.string().max(60).optional(),
+    })
+    .nullable()
 
 type SeenShape = { [K in LookKey]: ReturnType<typeof seen<LookAnswer<K>>> }
-const answersOf = (question: (typeof lookQuestions)[number]) => question.answers.map((answer) => answer.id) as [string, ...string[]]
-const lookedShape = Object.fromEntries(lookQuestions.map((question) => [question.key, seen(answersOf(question))])) as unknown as SeenShape
+const answersOf = (question: (typeof lookQuestions)[number]) =>
+  question.answers.map((answer) => answer.id) as [string, ...string[]]
+const lookedShape = Object.fromEntries(
+  lookQuestions.map((question) => [question.key, seen(answersOf(question))]),
+) as unknown as SeenShape
 
 /** Answers by looking; null is 'not looked at yet', which is not 'no'. */
 export const Looked = z.object(lookedShape)
@@ -22,7 +27,8 @@ export type Looked = z.infer<typeof Looked>
 
 /** A running pressure with the flow that was drawn meanwhile, by a timed container or a flow cup. */
 export const MainPoint = z.object({
-  id, name,
+  id,
+  name,
   gauge_Pa: known('water-pressure'),
   by: z.enum(['container', 'flow-cup']),
   container_m3: known('small-volume'),
@@ -31,19 +37,38 @@ export const MainPoint = z.object({
 })
 export type MainPoint = z.infer<typeof MainPoint>
 
-const Supply = z.discriminatedUnion('state', [z.object({ state: z.literal('live') }), z.object({ state: z.literal('not-yet'), expected: day.nullable() })]).nullable()
+const Supply = z
+  .discriminatedUnion('state', [
+    z.object({ state: z.literal('live') }),
+    z.object({ state: z.literal('not-yet'), expected: day.nullable() }),
+  ])
+  .nullable()
 export type Supply = z.infer<typeof Supply>
 
 export const utilities = ['water', 'gas', 'power'] as const
 export type Utility = (typeof utilities)[number]
 
-const conditionIds = draughtConditions.map((one) => one.id) as [(typeof draughtConditions)[number]['id'], ...(typeof draughtConditions)[number]['id'][]]
+const conditionIds = draughtConditions.map((one) => one.id) as [
+  (typeof draughtConditions)[number]['id'],
+  ...(typeof draughtConditions)[number]['id'][],
+]
 
-export const Draught = z.object({ held: z.array(z.enum(conditionIds)).max(8), smoke: z.enum(['in', 'hovers', 'out']), note: z.string().max(500), at: z.string().max(40), recordId: z.string().max(60).optional() })
+export const Draught = z.object({
+  held: z.array(z.enum(conditionIds)).max(8),
+  smoke: z.enum(['in', 'hovers', 'out']),
+  note: z.string().max(500),
+  at: z.string().max(40),
+  recordId: z.string().max(60).optional(),
+})
 export type Draught = z.infer<typeof Draught>
 
 /** A vessel or valve that is there already, or one that comes new: what its plate says. */
-export const partKinds = ['expansion-vessel', 'relief-valve', 'temperature-pressure-valve', 'reducing-valve'] as const
+export const partKinds = [
+  'expansion-vessel',
+  'relief-valve',
+  'temperature-pressure-valve',
+  'reducing-valve',
+] as const
 export type PartKind = (typeof partKinds)[number]
 
 export const Survey = z.object({
@@ -72,7 +97,10 @@ export const Survey = z.object({
   gasLoad: z.enum(['full', 'part', 'not-stated']),
   fuel: z.enum(['natural-gas', 'propane']),
   /** The vessel is sized on the higher of flow and limit unless the installer says why not. */
-  sizeOn: z.discriminatedUnion('on', [z.object({ on: z.literal('higher') }), z.object({ on: z.literal('flow'), because: z.string().trim().min(3, 'say why').max(300) })]),
+  sizeOn: z.discriminatedUnion('on', [
+    z.object({ on: z.literal('higher') }),
+    z.object({ on: z.literal('flow'), because: z.string().trim().min(3, 'say why').max(300) }),
+  ]),
   looked: Looked,
   supplies: z.object({ water: Supply, gas: Supply, power: Supply }),
   draught: Draught.nullable(),
@@ -81,10 +109,35 @@ export const Survey = z.object({
   placePhotos: photos,
 })
 
-export const blankLooked = Object.fromEntries(lookQuestions.map((question) => [question.key, null])) as Looked
+export const blankLooked = Object.fromEntries(
+  lookQuestions.map((question) => [question.key, null]),
+) as Looked
 
 export const blankSurvey: z.infer<typeof Survey> = {
-  visitedOn: null, elevation_m: null, coldMainStaticGauge_Pa: null, mainPoints: [], incomingTemp_K: null, incomingColdestTemp_K: null, incomingWarmestTemp_K: null, hardness_kg_m3: null, fillTemp_K: null, maxFlowTemp_K: null,
-  highLimitTemp_K: null, topEmitterHeight_m: null, topOutletHeight_m: null, ignitionHeight_m: null, gasStaticGauge_Pa: null, gasWorkingGauge_Pa: null, gasMeter_m3_s: null, gasDistance_m: null, gasLoad: 'not-stated', fuel: 'natural-gas',
-  sizeOn: { on: 'higher' }, looked: blankLooked, supplies: { water: null, gas: null, power: null }, draught: null, inspecting: false, placePhotos: [],
+  visitedOn: null,
+  elevation_m: null,
+  coldMainStaticGauge_Pa: null,
+  mainPoints: [],
+  incomingTemp_K: null,
+  incomingColdestTemp_K: null,
+  incomingWarmestTemp_K: null,
+  hardness_kg_m3: null,
+  fillTemp_K: null,
+  maxFlowTemp_K: null,
+  highLimitTemp_K: null,
+  topEmitterHeight_m: null,
+  topOutletHeight_m: null,
+  ignitionHeight_m: null,
+  gasStaticGauge_Pa: null,
+  gasWorkingGauge_Pa: null,
+  gasMeter_m3_s: null,
+  gasDistance_m: null,
+  gasLoad: 'not-stated',
+  fuel: 'natural-gas',
+  sizeOn: { on: 'higher' },
+  looked: blankLooked,
+  supplies: { water: null, gas: null, power: null },
+  draught: null,
+  inspecting: false,
+  placePhotos: [],
 }

@@ -4,14 +4,19 @@ import { count, id, known, name } from './known'
 
 /** What a water pipe ends at. Past the heater the water is hot. */
 export const WaterEnd = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('outlet'), outletId: z.string().max(60), count: z.number().int('must be a whole number').min(1, 'at least one').max(200, 'at most 200') }),
+  z.object({
+    kind: z.literal('outlet'),
+    outletId: z.string().max(60),
+    count: z.number().int('must be a whole number').min(1, 'at least one').max(200, 'at most 200'),
+  }),
   z.object({ kind: z.literal('heater') }),
   z.object({ kind: z.literal('make-up') }),
 ])
 export type WaterEnd = z.infer<typeof WaterEnd>
 
 export const WaterSegment = z.object({
-  id, name,
+  id,
+  name,
   /** `meter`, the cold main, or the id of the segment it leaves from. */
   from: z.string().max(60),
   length_m: known('length'),
@@ -31,7 +36,8 @@ export type WaterSegment = z.infer<typeof WaterSegment>
 
 /** A pipe that brings hot water back to the heater from the end of a hot pipe. */
 export const LoopReturn = z.object({
-  id, name,
+  id,
+  name,
   /** The hot segment at whose far end it begins. */
   at: z.string().max(60),
   length_m: known('length'),
@@ -50,7 +56,13 @@ export const Loop = z.object({
 })
 export type Loop = z.infer<typeof Loop>
 
-export const makeUpDevices = ['disconnected-link', 'double-check', 'backflow-preventer', 'break-tank', 'none'] as const
+export const makeUpDevices = [
+  'disconnected-link',
+  'double-check',
+  'backflow-preventer',
+  'break-tank',
+  'none',
+] as const
 export const MakeUp = z.object({
   device: z.enum(makeUpDevices).nullable(),
   reducing: z.enum(['yes', 'no']).nullable(),
@@ -72,10 +84,38 @@ export const Water = z.object({
 })
 export type Water = z.infer<typeof Water>
 
-export const PipePrices = z.array(z.object({ material: z.enum(materialNames), size: z.string().max(20), perMetre: z.number().min(0, '0 or more').max(10000, 'at most 10 000') })).max(200)
+export const PipePrices = z
+  .array(
+    z.object({
+      material: z.enum(materialNames),
+      size: z.string().max(20),
+      perMetre: z.number().min(0, '0 or more').max(10000, 'at most 10 000'),
+    }),
+  )
+  .max(200)
 
 export const blankLoop: Loop = { returns: [], lagging_m: null, airTemp_K: null, drop_K: null }
-export const blankWater: Water = { segments: [], designBy: null, heaterDrop_Pa: null, heaterAtFlow_m3_s: null, heaterLeast_m3_s: null, loop: null, makeUp: { device: null, reducing: null, feed_m3_s: null, bypass_m3_s: null } }
+export const blankWater: Water = {
+  segments: [],
+  designBy: null,
+  heaterDrop_Pa: null,
+  heaterAtFlow_m3_s: null,
+  heaterLeast_m3_s: null,
+  loop: null,
+  makeUp: { device: null, reducing: null, feed_m3_s: null, bypass_m3_s: null },
+}
 
 /** A water pipe with nothing measured yet. */
-export const blankWaterSegment = (segment: Pick<WaterSegment, 'id' | 'name' | 'from' | 'material'>): WaterSegment => ({ ...segment, length_m: null, rise_m: null, elbows: 0, branchTees: 0, size: null, partDrop_Pa: null, partFlow_m3_s: null, end: null })
+export const blankWaterSegment = (
+  segment: Pick<WaterSegment, 'id' | 'name' | 'from' | 'material'>,
+): WaterSegment => ({
+  ...segment,
+  length_m: null,
+  rise_m: null,
+  elbows: 0,
+  branchTees: 0,
+  size: null,
+  partDrop_Pa: null,
+  partFlow_m3_s: null,
+  end: null,
+})

@@ -45,7 +45,10 @@ const gapGrows = 3
  * be no part of anything within a gap of the bound is dropped; the gap grows until something is found, and that is then the cheapest of all.
  * Drops 0 or more. Source: docs/size-choice.md, with the proof.
  */
-export function chooseTree(pipes: readonly OfferedPipe[], progress?: (tried: number) => void): ReadonlyMap<string, number> | undefined {
+export function chooseTree(
+  pipes: readonly OfferedPipe[],
+  progress?: (tried: number) => void,
+): ReadonlyMap<string, number> | undefined {
   const before = remembered.find((one) => sameOffers(one.pipes, pipes))
   if (before) return before.picks
   const picks = choose(pipes, progress)
@@ -55,33 +58,79 @@ export function chooseTree(pipes: readonly OfferedPipe[], progress?: (tried: num
 }
 
 /** The last trees and what was chosen: a name that changes, or anything elsewhere in a job, asks for the same choice again. */
-const remembered: { readonly pipes: readonly OfferedPipe[]; readonly picks: ReadonlyMap<string, number> | undefined }[] = []
+const remembered: {
+  readonly pipes: readonly OfferedPipe[]
+  readonly picks: ReadonlyMap<string, number> | undefined
+}[] = []
 const mostRemembered = 6
 
 const sameOffers = (a: readonly OfferedPipe[], b: readonly OfferedPipe[]): boolean =>
-  a.length === b.length && a.every((one, i) => {
+  a.length === b.length &&
+  a.every((one, i) => {
     const other = b[i]
-    return other !== undefined && one.id === other.id && one.from === other.from && one.fixed === other.fixed && one.allowed === other.allowed && one.offers.length === other.offers.length
-      && one.offers.every((offer, k) => { const beside = other.offers[k]; return beside !== undefined && offer.bore_m === beside.bore_m && offer.cost === beside.cost && offer.drop === beside.drop })
+    return (
+      other !== undefined &&
+      one.id === other.id &&
+      one.from === other.from &&
+      one.fixed === other.fixed &&
+      one.allowed === other.allowed &&
+      one.offers.length === other.offers.length &&
+      one.offers.every((offer, k) => {
+        const beside = other.offers[k]
+        return (
+          beside !== undefined &&
+          offer.bore_m === beside.bore_m &&
+          offer.cost === beside.cost &&
+          offer.drop === beside.drop
+        )
+      })
+    )
   })
 
-function choose(pipes: readonly OfferedPipe[], progress?: (tried: number) => void): ReadonlyMap<string, number> | undefined {
+function choose(
+  pipes: readonly OfferedPipe[],
+  progress?: (tried: number) => void,
+): ReadonlyMap<string, number> | undefined {
   const shape = treeShape(pipes)
   const before = dropsBefore(shape)
-  if (shape.ordered.length === 0 || shape.ordered.some((pipe) => pipe.offers.length === 0) || !largestDo(shape)) return shape.ordered.length === 0 ? new Map() : undefined
+  if (
+    shape.ordered.length === 0 ||
+    shape.ordered.some((pipe) => pipe.offers.length === 0) ||
+    !largestDo(shape)
+  )
+    return shape.ordered.length === 0 ? new Map() : undefined
   const bounds = sizeBounds(shape)
-  const dearest = shape.ordered.reduce((sum, pipe) => sum + Math.max(...pipe.offers.map((offer) => offer.cost)), 0)
+  const dearest = shape.ordered.reduce(
+    (sum, pipe) => sum + Math.max(...pipe.offers.map((offer) => offer.cost)),
+    0,
+  )
   for (let [gap, tried] = [firstGap, 1]; ; gap *= gapGrows, tried += 1) {
     progress?.(tried)
-    const most = Math.min(bounds.least + gap * Math.max(Math.abs(bounds.least), 1e-9 * dearest, Number.MIN_VALUE), dearest) * (1 + 1e-9)
+    const most =
+      Math.min(
+        bounds.least + gap * Math.max(Math.abs(bounds.least), 1e-9 * dearest, Number.MIN_VALUE),
+        dearest,
+      ) *
+      (1 + 1e-9)
     const best = fronts(shape, before, bounds, most)
-    if (best) return new Map(picksOf(best).map(({ pipe, offer }): [string, number] => [(shape.ordered[pipe] as OfferedPipe).id, offer]))
+    if (best)
+      return new Map(
+        picksOf(best).map(({ pipe, offer }): [string, number] => [
+          (shape.ordered[pipe] as OfferedPipe).id,
+          offer,
+        ]),
+      )
     if (most >= dearest) return undefined
   }
 }
 
 /** The cheapest choice of the whole tree that costs no more than `most`; undefined where there is none. */
-function fronts({ ordered, below, roots }: TreeShape<OfferedPipe>, before: Before, bounds: SizeBounds, most: number): Choice | undefined {
+function fronts(
+  { ordered, below, roots }: TreeShape<OfferedPipe>,
+  before: Before,
+  bounds: SizeBounds,
+  most: number,
+): Choice | undefined {
   /** Per pipe and offer, the front of all choices whose first pipe is that offer or a smaller one. */
   const upTo: Front[][] = ordered.map(() => [])
   const joinedWithin = (children: readonly number[], bore_m: number): Front | undefined => {
@@ -94,15 +143,26 @@ function fronts({ ordered, below, roots }: TreeShape<OfferedPipe>, before: Befor
   }
   for (let i = ordered.length - 1; i >= 0; i--) {
     const pipe = ordered[i] as OfferedPipe
-    const [least, widest, weight, outside] = [before.least[i] as number, before.most[i] as number, bounds.weight[i] as number, bounds.outside[i] as Float64Array]
+    const [least, widest, weight, outside] = [
+      before.least[i] as number,
+      before.most[i] as number,
+      bounds.weight[i] as number,
+      bounds.outside[i] as Float64Array,
+    ]
     const children = below[i] ?? []
     let all: Front = []
-    let lastUnder: { readonly fronts: readonly (Front | undefined)[]; readonly joined: Front | undefined } | undefined
+    let lastUnder:
+      | { readonly fronts: readonly (Front | undefined)[]; readonly joined: Front | undefined }
+      | undefined
     upTo[i] = pipe.offers.map(({ bore_m, drop, cost }, at) => {
       const bore = pipe.fixed ? Infinity : bore_m
-      const from = children.map((child) => upTo[child]?.[lastWithin(ordered[child] as OfferedPipe, bore)])
+      const from = children.map(
+        (child) => upTo[child]?.[lastWithin(ordered[child] as OfferedPipe, bore)],
+      )
       // Where the wider feeder lets nothing new in, what joins below it is the same.
-      const under = lastUnder?.fronts.every((front, c) => front === from[c]) ? lastUnder.joined : joinedWithin(children, bore)
+      const under = lastUnder?.fronts.every((front, c) => front === from[c])
+        ? lastUnder.joined
+        : joinedWithin(children, bore)
       lastUnder = { fronts: from, joined: under }
       const front: Choice[] = []
       const rest = outside[at] as number
@@ -124,7 +184,10 @@ function fronts({ ordered, below, roots }: TreeShape<OfferedPipe>, before: Befor
   return best && best.cost <= most ? best : undefined
 }
 
-interface Before { readonly least: Float64Array; readonly most: Float64Array }
+interface Before {
+  readonly least: Float64Array
+  readonly most: Float64Array
+}
 
 /** Least and most drop that the pipes before each one can make: what a choice must leave, and what it need not leave more than. */
 function dropsBefore({ ordered, parent }: TreeShape<OfferedPipe>): Before {
@@ -142,7 +205,11 @@ function dropsBefore({ ordered, parent }: TreeShape<OfferedPipe>): Before {
 /** Whether any choice at all can keep the allowances, the feeder rule left out: quick to say no. */
 function largestDo(shape: TreeShape<OfferedPipe>): boolean {
   const { least } = dropsBefore(shape)
-  return shape.ordered.every((pipe, i) => pipe.allowed === undefined || (least[i] ?? 0) + Math.min(...pipe.offers.map((offer) => offer.drop)) <= pipe.allowed + 1e-9)
+  return shape.ordered.every(
+    (pipe, i) =>
+      pipe.allowed === undefined ||
+      (least[i] ?? 0) + Math.min(...pipe.offers.map((offer) => offer.drop)) <= pipe.allowed + 1e-9,
+  )
 }
 
 /** Two subtrees together: for every slack that either can have, the cheapest of each that has it. */
@@ -152,7 +219,14 @@ function join(a: Front, b: Front): Front {
   // Fronts run from cheap and little slack to dear and much: the pair is always the first of each side that still has the slack asked for.
   for (let one = a[i], other = b[j]; one && other; one = a[i], other = b[j]) {
     const slack = Math.min(one.slack, other.slack)
-    joined.push({ cost: one.cost + other.cost, slack, pipe: -1, offer: 0, under: one, beside: other })
+    joined.push({
+      cost: one.cost + other.cost,
+      slack,
+      pipe: -1,
+      offer: 0,
+      under: one,
+      beside: other,
+    })
     if (one.slack <= slack) i += 1
     if (other.slack <= slack) j += 1
   }
@@ -168,11 +242,17 @@ function merge(a: Front, b: Front): Front {
   let [i, j] = [0, 0]
   while (i < a.length || j < b.length) {
     const [one, other] = [a[i], b[j]]
-    const takeFirst = !other || (one !== undefined && (one.cost < other.cost || (one.cost === other.cost && one.slack >= other.slack)))
+    const takeFirst =
+      !other ||
+      (one !== undefined &&
+        (one.cost < other.cost || (one.cost === other.cost && one.slack >= other.slack)))
     const next = (takeFirst ? one : other) as Choice
     if (takeFirst) i += 1
     else j += 1
-    if (next.slack > widest) { kept.push(next); widest = next.slack }
+    if (next.slack > widest) {
+      kept.push(next)
+      widest = next.slack
+    }
   }
   return kept
 }

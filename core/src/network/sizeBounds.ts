@@ -40,18 +40,42 @@ export function sizeBounds(shape: TreeShape<OfferedPipe>): SizeBounds {
   let least = -Infinity
   for (let round = 0, step = 1, stalled = 0; round < mostRounds; round++) {
     const bound = cheapest(tree, price)
-    if (bound > least) { least = bound; best.set(price); stalled = 0 } else if (++stalled >= patience) { step /= 2; stalled = 0; price.set(best); if (step < leastStep) break; continue }
+    if (bound > least) {
+      least = bound
+      best.set(price)
+      stalled = 0
+    } else if (++stalled >= patience) {
+      step /= 2
+      stalled = 0
+      price.set(best)
+      if (step < leastStep) break
+      continue
+    }
     let square = 0
     for (let i = 0; i < count; i++) {
       const up = parent[i] as number
-      const k = (start[i] as number) + (tree.which[up < 0 ? (start[i + 1] as number) - 1 : (start[i] as number) + (tree.lets[(tree.from[i] as number) + (pick[up] as number)] as number)] as number)
+      const k =
+        (start[i] as number) +
+        (tree.which[
+          up < 0
+            ? (start[i + 1] as number) - 1
+            : (start[i] as number) +
+              (tree.lets[(tree.from[i] as number) + (pick[up] as number)] as number)
+        ] as number)
       pick[i] = k - (start[i] as number)
       dropTo[i] = (up < 0 ? 0 : (dropTo[up] as number)) + (tree.drop[k] as number)
     }
-    for (const i of fed) { const over = (dropTo[i] as number) - (allowed[i] as number); if (over > 0 || (price[i] as number) > 0) square += over * over }
+    for (const i of fed) {
+      const over = (dropTo[i] as number) - (allowed[i] as number)
+      if (over > 0 || (price[i] as number) > 0) square += over * over
+    }
     if (square === 0) break
     const length = (step * aim * Math.abs(least)) / square
-    for (const i of fed) price[i] = Math.max(0, (price[i] as number) + length * ((dropTo[i] as number) - (allowed[i] as number)))
+    for (const i of fed)
+      price[i] = Math.max(
+        0,
+        (price[i] as number) + length * ((dropTo[i] as number) - (allowed[i] as number)),
+      )
   }
   cheapest(tree, best)
   return { least, weight: tree.weight, outside: outside(tree, best) }
@@ -81,16 +105,40 @@ interface FlatTree {
 
 function flatten({ ordered, parent, below, roots }: TreeShape<OfferedPipe>): FlatTree {
   const start = new Int32Array(ordered.length + 1)
-  ordered.forEach((pipe, i) => { start[i + 1] = (start[i] as number) + pipe.offers.length })
+  ordered.forEach((pipe, i) => {
+    start[i + 1] = (start[i] as number) + pipe.offers.length
+  })
   const total = start[ordered.length] as number
   const letsFrom = new Int32Array(ordered.length + 1)
-  ordered.forEach((_, i) => { letsFrom[i + 1] = (letsFrom[i] as number) + (ordered[parent[i] ?? -1]?.offers.length ?? 0) })
+  ordered.forEach((_, i) => {
+    letsFrom[i + 1] = (letsFrom[i] as number) + (ordered[parent[i] ?? -1]?.offers.length ?? 0)
+  })
   const offers = ordered.flatMap((pipe) => pipe.offers)
   return {
-    count: ordered.length, parent, below, roots, start, cost: Float64Array.from(offers, (offer) => offer.cost), drop: Float64Array.from(offers, (offer) => offer.drop),
-    fed: ordered.flatMap((pipe, i) => (pipe.allowed === undefined ? [] : [i])), allowed: Float64Array.from(ordered, (pipe) => pipe.allowed ?? 0),
-    lets: Int32Array.from(ordered.flatMap((pipe, i) => { const up = ordered[parent[i] ?? -1]; return up ? up.offers.map((offer) => (up.fixed ? pipe.offers.length - 1 : lastWithin(pipe, offer.bore_m))) : [] })), from: letsFrom,
-    weight: new Float64Array(ordered.length), own: new Float64Array(total), upTo: new Float64Array(total), which: new Int32Array(total),
+    count: ordered.length,
+    parent,
+    below,
+    roots,
+    start,
+    cost: Float64Array.from(offers, (offer) => offer.cost),
+    drop: Float64Array.from(offers, (offer) => offer.drop),
+    fed: ordered.flatMap((pipe, i) => (pipe.allowed === undefined ? [] : [i])),
+    allowed: Float64Array.from(ordered, (pipe) => pipe.allowed ?? 0),
+    lets: Int32Array.from(
+      ordered.flatMap((pipe, i) => {
+        const up = ordered[parent[i] ?? -1]
+        return up
+          ? up.offers.map((offer) =>
+              up.fixed ? pipe.offers.length - 1 : lastWithin(pipe, offer.bore_m),
+            )
+          : []
+      }),
+    ),
+    from: letsFrom,
+    weight: new Float64Array(ordered.length),
+    own: new Float64Array(total),
+    upTo: new Float64Array(total),
+    which: new Int32Array(total),
   }
 }
 
@@ -98,7 +146,11 @@ function flatten({ ordered, parent, below, roots }: TreeShape<OfferedPipe>): Fla
 function cheapest(tree: FlatTree, price: Float64Array): number {
   const { count, below, roots, start, cost, drop, fed, allowed, weight, own, upTo, which } = tree
   for (let i = count - 1; i >= 0; i--) {
-    const [first, end, children] = [start[i] as number, start[i + 1] as number, below[i] as readonly number[]]
+    const [first, end, children] = [
+      start[i] as number,
+      start[i + 1] as number,
+      below[i] as readonly number[],
+    ]
     let heavy = price[i] as number
     for (let c = 0; c < children.length; c++) heavy += weight[children[c] as number] as number
     weight[i] = heavy
@@ -106,10 +158,16 @@ function cheapest(tree: FlatTree, price: Float64Array): number {
     for (let c = 0; c < children.length; c++) {
       const child = children[c] as number
       const [rows, lets] = [start[child] as number, (tree.from[child] as number) - first]
-      for (let k = first; k < end; k++) { const last = tree.lets[lets + k] as number; own[k] = last < 0 ? Infinity : (own[k] as number) + (upTo[rows + last] as number) }
+      for (let k = first; k < end; k++) {
+        const last = tree.lets[lets + k] as number
+        own[k] = last < 0 ? Infinity : (own[k] as number) + (upTo[rows + last] as number)
+      }
     }
     for (let k = first, least = Infinity, at = 0; k < end; k++) {
-      if ((own[k] as number) < least) { least = own[k] as number; at = k - first }
+      if ((own[k] as number) < least) {
+        least = own[k] as number
+        at = k - first
+      }
       upTo[k] = least
       which[k] = at
     }
@@ -124,20 +182,28 @@ function cheapest(tree: FlatTree, price: Float64Array): number {
 function outside(tree: FlatTree, price: Float64Array): readonly Float64Array[] {
   const { count, parent, roots, start, allowed, own, upTo } = tree
   const given = Float64Array.from(allowed, (most, i) => most * (price[i] as number))
-  for (let i = count - 1; i >= 0; i--) { const up = parent[i] as number; if (up >= 0) given[up] = (given[up] as number) + (given[i] as number) }
+  for (let i = count - 1; i >= 0; i--) {
+    const up = parent[i] as number
+    if (up >= 0) given[up] = (given[up] as number) + (given[i] as number)
+  }
   const givenBack = roots.reduce((sum, root) => sum + (given[root] as number), 0)
   const whole = (i: number) => upTo[(start[i + 1] as number) - 1] as number
   const all = roots.reduce((sum, root) => sum + whole(root), 0)
   const rows: Float64Array[] = []
   for (let i = 0; i < count; i++) {
     const up = parent[i] as number
-    const mine = new Float64Array((start[i + 1] as number) - (start[i] as number)).fill(up < 0 ? all - whole(i) : Infinity)
+    const mine = new Float64Array((start[i + 1] as number) - (start[i] as number)).fill(
+      up < 0 ? all - whole(i) : Infinity,
+    )
     rows.push(mine)
     if (up < 0) continue
     rows[up]?.forEach((rest, k) => {
       const most = tree.lets[(tree.from[i] as number) + k] as number
       if (most < 0) return
-      const least = rest + (own[(start[up] as number) + k] as number) - (upTo[(start[i] as number) + most] as number)
+      const least =
+        rest +
+        (own[(start[up] as number) + k] as number) -
+        (upTo[(start[i] as number) + most] as number)
       for (let j = 0; j <= most; j++) if (least < (mine[j] as number)) mine[j] = least
     })
   }

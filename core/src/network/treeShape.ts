@@ -17,9 +17,13 @@ export interface TreeShape<B extends Branch> {
 export function treeShape<B extends Branch>(branches: readonly B[]): TreeShape<B> {
   const { ordered } = inOrder(branches)
   const at = new Map(ordered.map((branch, i) => [branch.id, i]))
-  const parent = Int32Array.from(ordered, (branch) => (branch.from === meterNode ? -1 : (at.get(branch.from) ?? -1)))
+  const parent = Int32Array.from(ordered, (branch) =>
+    branch.from === meterNode ? -1 : (at.get(branch.from) ?? -1),
+  )
   const below: number[][] = ordered.map(() => [])
   const roots: number[] = []
-  parent.forEach((up, i) => { (up < 0 ? roots : below[up] ?? roots).push(i) })
+  parent.forEach((up, i) => {
+    ;(up < 0 ? roots : (below[up] ?? roots)).push(i)
+  })
   return { ordered, parent, below, roots }
 }

@@ -21,7 +21,14 @@ export interface CyclePlan {
 }
 
 /** Time of the usual cycle: a cold start, an hour hot, a night to cool. Assumed. */
-export const usualCycle = { blowdown: 0.15, cycles: 3, warm_s: 2700, hold_s: 3600, cool_s: 14400, step_s: 60 } as const
+export const usualCycle = {
+  blowdown: 0.15,
+  cycles: 3,
+  warm_s: 2700,
+  hold_s: 3600,
+  cool_s: 14400,
+  step_s: 60,
+} as const
 
 export interface CycleSample {
   readonly at_s: number
@@ -47,7 +54,10 @@ const smallest_m3 = 1e-7
  * A circuit through heating cycles: the burner warms it, holds it, and it cools; the relief lets water out above its setting until it shuts,
  * the feed valve lets it in. Water in equals water out plus what is left (property). Sources: sources.gasLaw, sources.if97.
  */
-export function heatingCycle(plan: CyclePlan, progress: (share: number) => void = () => undefined): CycleTrace {
+export function heatingCycle(
+  plan: CyclePlan,
+  progress: (share: number) => void = () => undefined,
+): CycleTrace {
   const { circuit, reliefSetGauge_Pa, feedGauge_Pa, step_s } = plan
   let water_m3 = filledWater_m3(circuit)
   let [relieved_m3, fed_m3, openings] = [0, 0, 0]
@@ -59,7 +69,11 @@ export function heatingCycle(plan: CyclePlan, progress: (share: number) => void 
     const at_s = i * step_s
     const temp_K = tempAt_K(plan, at_s % span_s)
     const gauge = (volume_m3: number) => circuitGauge_Pa(circuit, temp_K, volume_m3)
-    if (i > 0 && plan.creep_m3_s > 0 && gauge(water_m3) < plan.mainGauge_Pa) { const in_m3 = plan.creep_m3_s * step_s; water_m3 += in_m3; fed_m3 += in_m3 }
+    if (i > 0 && plan.creep_m3_s > 0 && gauge(water_m3) < plan.mainGauge_Pa) {
+      const in_m3 = plan.creep_m3_s * step_s
+      water_m3 += in_m3
+      fed_m3 += in_m3
+    }
     let gauge_Pa = gauge(water_m3)
     if (gauge_Pa >= reliefSetGauge_Pa) {
       if (!open) openings += 1
@@ -79,17 +93,33 @@ export function heatingCycle(plan: CyclePlan, progress: (share: number) => void 
     if (i % 32 === 0) progress(i / steps)
   }
   const all = samples.map((sample) => sample.gauge_Pa)
-  return { samples, relieved_m3, fed_m3, openings, highestGauge_Pa: Math.max(...all), lowestGauge_Pa: Math.min(...all) }
+  return {
+    samples,
+    relieved_m3,
+    fed_m3,
+    openings,
+    highestGauge_Pa: Math.max(...all),
+    lowestGauge_Pa: Math.min(...all),
+  }
 }
 
 /** Water to let out to come to a pressure, m³; negative is water to let in. */
-function surplus_m3(gauge: (volume_m3: number) => number, water_m3: number, target_Pa: number): number {
+function surplus_m3(
+  gauge: (volume_m3: number) => number,
+  water_m3: number,
+  target_Pa: number,
+): number {
   const rising = gauge(water_m3) < target_Pa
   let step = 1e-5
-  const past = (amount: number) => (rising ? gauge(water_m3 + amount) >= target_Pa : gauge(water_m3 - amount) <= target_Pa)
+  const past = (amount: number) =>
+    rising ? gauge(water_m3 + amount) >= target_Pa : gauge(water_m3 - amount) <= target_Pa
   while (!past(step) && step < water_m3) step *= 2
   let [low, high] = [0, step]
-  while (high - low > smallest_m3) { const middle = (low + high) / 2; if (past(middle)) high = middle; else low = middle }
+  while (high - low > smallest_m3) {
+    const middle = (low + high) / 2
+    if (past(middle)) high = middle
+    else low = middle
+  }
   return rising ? -high : high
 }
 

@@ -35,7 +35,11 @@ export interface SealedCircuit {
 export const usualGive_1_Pa = 8e-10
 
 /** Water in a vessel at an absolute pressure, m³. Isothermal gas: the vessel stands away from the flow. */
-function heldIn({ volume_m3, chargeGauge_Pa, waterlogged_m3, isolated }: VesselNow, abs_Pa: number, atmosphere_Pa: number): number {
+function heldIn(
+  { volume_m3, chargeGauge_Pa, waterlogged_m3, isolated }: VesselNow,
+  abs_Pa: number,
+  atmosphere_Pa: number,
+): number {
   if (isolated) return 0
   const gas_m3 = volume_m3 - waterlogged_m3
   return gas_m3 <= 0 ? 0 : Math.max(0, gas_m3 * (1 - (chargeGauge_Pa + atmosphere_Pa) / abs_Pa))
@@ -43,14 +47,33 @@ function heldIn({ volume_m3, chargeGauge_Pa, waterlogged_m3, isolated }: VesselN
 
 /** Room that a circuit has for water at a temperature and absolute pressure, m³. */
 function room_m3(circuit: SealedCircuit, temp_K: number, abs_Pa: number): number {
-  const { system_m3, vessels, atmosphere_Pa, trappedAir_m3, fillTemp_K, fillGauge_Pa, pipeGrowth_1_K, give_1_Pa } = circuit
+  const {
+    system_m3,
+    vessels,
+    atmosphere_Pa,
+    trappedAir_m3,
+    fillTemp_K,
+    fillGauge_Pa,
+    pipeGrowth_1_K,
+    give_1_Pa,
+  } = circuit
   const fillAbs_Pa = fillGauge_Pa + atmosphere_Pa
   const air_m3 = trappedAir_m3 * (fillAbs_Pa / abs_Pa) * (temp_K / fillTemp_K)
-  return system_m3 * (1 + 3 * pipeGrowth_1_K * (temp_K - fillTemp_K)) * (1 + give_1_Pa * (abs_Pa - fillAbs_Pa)) - air_m3 + vessels.reduce((sum, vessel) => sum + heldIn(vessel, abs_Pa, atmosphere_Pa), 0)
+  return (
+    system_m3 *
+      (1 + 3 * pipeGrowth_1_K * (temp_K - fillTemp_K)) *
+      (1 + give_1_Pa * (abs_Pa - fillAbs_Pa)) -
+    air_m3 +
+    vessels.reduce((sum, vessel) => sum + heldIn(vessel, abs_Pa, atmosphere_Pa), 0)
+  )
 }
 
 /** Volume that the water filled in cold takes at a temperature, m³. What stands in the pipes grows; what stands in a vessel is out of the flow and stays cool. */
-function water_m3({ fluid, fillTemp_K, growthFactor, system_m3 }: SealedCircuit, cold_m3: number, temp_K: number): number {
+function water_m3(
+  { fluid, fillTemp_K, growthFactor, system_m3 }: SealedCircuit,
+  cold_m3: number,
+  temp_K: number,
+): number {
   const growth = fluidDensity_kg_m3(fluid, fillTemp_K) / fluidDensity_kg_m3(fluid, temp_K) - 1
   return cold_m3 + system_m3 * growth * growthFactor
 }
@@ -69,7 +92,11 @@ export const mostGauge_Pa = 50e5
  * Pressure of a circuit at a temperature, gauge Pa, with so much water in it (cold volume, m³): the water's volume equals the room there is.
  * Bisection to 1 Pa between full vacuum and `mostGauge_Pa`; below the first, 0 absolute is returned: air is drawn in. Sources: sources.gasLaw, sources.if97.
  */
-export function circuitGauge_Pa(circuit: SealedCircuit, temp_K: number, cold_m3: number = filledWater_m3(circuit)): number {
+export function circuitGauge_Pa(
+  circuit: SealedCircuit,
+  temp_K: number,
+  cold_m3: number = filledWater_m3(circuit),
+): number {
   const wanted_m3 = water_m3(circuit, cold_m3, temp_K)
   let [low, high] = [100, mostGauge_Pa + circuit.atmosphere_Pa]
   if (room_m3(circuit, temp_K, low) >= wanted_m3) return -circuit.atmosphere_Pa
@@ -82,10 +109,17 @@ export function circuitGauge_Pa(circuit: SealedCircuit, temp_K: number, cold_m3:
   return (low + high) / 2 - circuit.atmosphere_Pa
 }
 
-export interface CurvePoint { readonly temp_K: number; readonly gauge_Pa: number }
+export interface CurvePoint {
+  readonly temp_K: number
+  readonly gauge_Pa: number
+}
 
 /** Pressure against temperature from the fill to the hottest, evenly stepped. Sources: sources.gasLaw, sources.if97. */
-export function pressureCurve(circuit: SealedCircuit, maxTemp_K: number, steps = 24): readonly CurvePoint[] {
+export function pressureCurve(
+  circuit: SealedCircuit,
+  maxTemp_K: number,
+  steps = 24,
+): readonly CurvePoint[] {
   const cold_m3 = filledWater_m3(circuit)
   return Array.from({ length: steps + 1 }, (_, i) => {
     const temp_K = circuit.fillTemp_K + ((maxTemp_K - circuit.fillTemp_K) * i) / steps
@@ -94,7 +128,11 @@ export function pressureCurve(circuit: SealedCircuit, maxTemp_K: number, steps =
 }
 
 /** Temperature at which a pressure is reached on the way up, K; undefined when it is not before the hottest. */
-export function tempAtGauge_K(circuit: SealedCircuit, gauge_Pa: number, maxTemp_K: number): number | undefined {
+export function tempAtGauge_K(
+  circuit: SealedCircuit,
+  gauge_Pa: number,
+  maxTemp_K: number,
+): number | undefined {
   const cold_m3 = filledWater_m3(circuit)
   if (circuitGauge_Pa(circuit, maxTemp_K, cold_m3) < gauge_Pa) return undefined
   let [low, high] = [circuit.fillTemp_K, maxTemp_K]

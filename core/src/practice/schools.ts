@@ -14,21 +14,39 @@ export interface School {
 export const schools = {
   hotWaterTemperature: {
     label: 'Hot water temperature',
-    a: { says: 'Store hot, mix down at the outlet', because: 'bacteria do not live at 60 °C, and a hot store gives more mixed water' },
-    b: { says: 'Set the store low', because: 'nobody is scalded and less heat is lost while it stands' },
+    a: {
+      says: 'Store hot, mix down at the outlet',
+      because: 'bacteria do not live at 60 °C, and a hot store gives more mixed water',
+    },
+    b: {
+      says: 'Set the store low',
+      because: 'nobody is scalded and less heat is lost while it stands',
+    },
     usual: { 'uk-ireland': 'a', 'north-america': 'b', 'australia-new-zealand': 'a' },
     only: { 'australia-new-zealand': 'a' },
   },
   simultaneousUse: {
     label: 'How much runs at once',
-    a: { says: 'By units from the table', because: 'it holds for any household and needs no questions' },
-    b: { says: 'By the pattern of this household', because: 'five people before school are no average' },
+    a: {
+      says: 'By units from the table',
+      because: 'it holds for any household and needs no questions',
+    },
+    b: {
+      says: 'By the pattern of this household',
+      because: 'five people before school are no average',
+    },
     usual: { 'uk-ireland': 'a', 'north-america': 'a', 'australia-new-zealand': 'a' },
   },
   reliefLifting: {
     label: 'Lifting relief valves by their lever',
-    a: { says: 'Lift them at a visit', because: 'one that is stuck protects nothing, and a light tap reseats it' },
-    b: { says: 'Leave an old one alone', because: 'grit gets under the seat of a lifted old valve and it weeps' },
+    a: {
+      says: 'Lift them at a visit',
+      because: 'one that is stuck protects nothing, and a light tap reseats it',
+    },
+    b: {
+      says: 'Leave an old one alone',
+      because: 'grit gets under the seat of a lifted old valve and it weeps',
+    },
     usual: { 'uk-ireland': 'a', 'north-america': 'b', 'australia-new-zealand': 'a' },
   },
   safetyPan: {
@@ -39,14 +57,23 @@ export const schools = {
   },
   instantaneousPan: {
     label: 'Pan under an instantaneous heater',
-    a: { says: 'As under a store', because: 'its joints leak like any other, and water finds the ceiling' },
-    b: { says: 'None', because: 'it holds next to no water, and a pan under it hides the drip that warns' },
+    a: {
+      says: 'As under a store',
+      because: 'its joints leak like any other, and water finds the ceiling',
+    },
+    b: {
+      says: 'None',
+      because: 'it holds next to no water, and a pan under it hides the drip that warns',
+    },
     usual: { 'uk-ireland': 'b', 'north-america': 'a', 'australia-new-zealand': 'b' },
   },
   dischargeEnd: {
     label: 'Where a discharge pipe ends',
     a: { says: 'At most 6 in (150 mm) above the floor', because: 'nobody is scalded standing by' },
-    b: { says: '6 to 24 in (150 to 610 mm), or into a tundish', because: 'a leak is seen, and there is an air gap' },
+    b: {
+      says: '6 to 24 in (150 to 610 mm), or into a tundish',
+      because: 'a leak is seen, and there is an air gap',
+    },
     usual: { 'uk-ireland': 'b', 'north-america': 'a', 'australia-new-zealand': 'b' },
   },
   feedLeft: {
@@ -61,10 +88,28 @@ export const schools = {
 export type SchoolName = keyof typeof schools
 export const schoolNames = Object.keys(schools) as SchoolName[]
 
-const choice = z.object({ side: z.enum(['a', 'b']), because: z.string().max(300), basis: z.literal('chosen') }).nullable()
-export const schoolsShape = z.object({ hotWaterTemperature: choice, simultaneousUse: choice, reliefLifting: choice, safetyPan: choice, instantaneousPan: choice, dischargeEnd: choice, feedLeft: choice })
+const choice = z
+  .object({ side: z.enum(['a', 'b']), because: z.string().max(300), basis: z.literal('chosen') })
+  .nullable()
+export const schoolsShape = z.object({
+  hotWaterTemperature: choice,
+  simultaneousUse: choice,
+  reliefLifting: choice,
+  safetyPan: choice,
+  instantaneousPan: choice,
+  dischargeEnd: choice,
+  feedLeft: choice,
+})
 export type Schools = z.infer<typeof schoolsShape>
-export const blankSchools: Schools = { hotWaterTemperature: null, simultaneousUse: null, reliefLifting: null, safetyPan: null, instantaneousPan: null, dischargeEnd: null, feedLeft: null }
+export const blankSchools: Schools = {
+  hotWaterTemperature: null,
+  simultaneousUse: null,
+  reliefLifting: null,
+  safetyPan: null,
+  instantaneousPan: null,
+  dischargeEnd: null,
+  feedLeft: null,
+}
 
 /** The side a job takes: the practice's only one, the installer's, or the practice's usual one. */
 export function sideOf(name: SchoolName, practice: PracticeName, chosen: Schools): 'a' | 'b' {

@@ -6,7 +6,9 @@ export const tickets = ['gas', 'unvented', 'electrical'] as const
 export type Ticket = (typeof tickets)[number]
 
 export const ticketWords: Readonly<Record<Ticket, string>> = {
-  gas: 'gas ticket', unvented: 'unvented hot water ticket', electrical: 'electrical ticket',
+  gas: 'gas ticket',
+  unvented: 'unvented hot water ticket',
+  electrical: 'electrical ticket',
 }
 
 export interface Person {
@@ -19,5 +21,7 @@ export interface Person {
 }
 
 /** The tickets of those asked for that a person does not hold. */
-export const lacking = (person: Pick<Person, 'tickets'>, needed: readonly Ticket[]): readonly Ticket[] =>
-  needed.filter((ticket) => !person.tickets.includes(ticket))
+export const lacking = (
+  person: Pick<Person, 'tickets'>,
+  needed: readonly Ticket[],
+): readonly Ticket[] => needed.filter((ticket) => !person.tickets.includes(ticket))

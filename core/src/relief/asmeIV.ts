@@ -12,9 +12,24 @@ export function requiredSteam_kg_s(output_W: number): number {
 
 /** Greatest setting of a further relief valve on a hot water boiler, gauge Pa: 6 psi over the working pressure up to 60 psi, 5 % above. Source: sources.asmeIV. */
 export const secondValveGauge_Pa = (maxWorkingGauge_Pa: number): number =>
-  atMost(maxWorkingGauge_Pa, 60 * psi_Pa) ? maxWorkingGauge_Pa + 6 * psi_Pa : 1.05 * maxWorkingGauge_Pa
+  atMost(maxWorkingGauge_Pa, 60 * psi_Pa)
+    ? maxWorkingGauge_Pa + 6 * psi_Pa
+    : 1.05 * maxWorkingGauge_Pa
 
 /** Whether a valve carries what it must and is set no higher than its part stands. Power in W, pressures gauge. Source: sources.asmeIV. */
-export function reliefHolds({ protects_W, capacity_W, setGauge_Pa, maxWorkingGauge_Pa }: { readonly protects_W: number; readonly capacity_W: number; readonly setGauge_Pa: number; readonly maxWorkingGauge_Pa: number }): { readonly capacity: boolean; readonly setting: boolean } {
-  return { capacity: atMost(protects_W, capacity_W), setting: atMost(setGauge_Pa, maxWorkingGauge_Pa) }
+export function reliefHolds({
+  protects_W,
+  capacity_W,
+  setGauge_Pa,
+  maxWorkingGauge_Pa,
+}: {
+  readonly protects_W: number
+  readonly capacity_W: number
+  readonly setGauge_Pa: number
+  readonly maxWorkingGauge_Pa: number
+}): { readonly capacity: boolean; readonly setting: boolean } {
+  return {
+    capacity: atMost(protects_W, capacity_W),
+    setting: atMost(setGauge_Pa, maxWorkingGauge_Pa),
+  }
 }

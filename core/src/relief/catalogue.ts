@@ -13,19 +13,31 @@ export const valveOutlets = ['G1/2', 'G3/4', 'G1', 'G1-1/4', 'G1-1/2', 'G2'] as 
 export type ValveOutlet = (typeof valveOutlets)[number]
 
 /** Bore of a valve outlet's full size, m. Common practice, no source. */
-export const outletBore_m: Readonly<Record<ValveOutlet, number>> = { 'G1/2': 0.0157, 'G3/4': 0.0209, G1: 0.0266, 'G1-1/4': 0.035, 'G1-1/2': 0.0408, G2: 0.0525 }
+export const outletBore_m: Readonly<Record<ValveOutlet, number>> = {
+  'G1/2': 0.0157,
+  'G3/4': 0.0209,
+  G1: 0.0266,
+  'G1-1/4': 0.035,
+  'G1-1/2': 0.0408,
+  G2: 0.0525,
+}
 
 /** Derated coefficient of the generic valves: with it they meet the rows of the membrane table within 10 %. Assumed. */
 export const genericCoefficient = 0.4
 
 /** Nominal sizes and a seat bore for each. Generic, no maker's: assumed. */
 export const genericValves: readonly GenericValve[] = [
-  { id: 'DN15', inlet_m: 0.015, bore_m: 0.012, outlet: 'G1/2' }, { id: 'DN20', inlet_m: 0.02, bore_m: 0.016, outlet: 'G3/4' }, { id: 'DN25', inlet_m: 0.025, bore_m: 0.022, outlet: 'G1' },
-  { id: 'DN32', inlet_m: 0.032, bore_m: 0.029, outlet: 'G1-1/4' }, { id: 'DN40', inlet_m: 0.04, bore_m: 0.038, outlet: 'G1-1/2' }, { id: 'DN50', inlet_m: 0.05, bore_m: 0.046, outlet: 'G2' },
+  { id: 'DN15', inlet_m: 0.015, bore_m: 0.012, outlet: 'G1/2' },
+  { id: 'DN20', inlet_m: 0.02, bore_m: 0.016, outlet: 'G3/4' },
+  { id: 'DN25', inlet_m: 0.025, bore_m: 0.022, outlet: 'G1' },
+  { id: 'DN32', inlet_m: 0.032, bore_m: 0.029, outlet: 'G1-1/4' },
+  { id: 'DN40', inlet_m: 0.04, bore_m: 0.038, outlet: 'G1-1/2' },
+  { id: 'DN50', inlet_m: 0.05, bore_m: 0.046, outlet: 'G2' },
 ]
 
 /** What a generic valve carries at a setting, W. Sources: sources.genericValve, sources.iso4126. */
-export const genericCapacity_W = (valve: GenericValve, relieving: Relieving): number => iso4126Steam({ ...relieving, bore_m: valve.bore_m, coefficient: genericCoefficient }).power_W
+export const genericCapacity_W = (valve: GenericValve, relieving: Relieving): number =>
+  iso4126Steam({ ...relieving, bore_m: valve.bore_m, coefficient: genericCoefficient }).power_W
 
 /** Smallest generic valve that carries a power; undefined past the largest. Source: sources.genericValve. */
 export function genericFor(protects_W: number, relieving: Relieving): GenericValve | undefined {

@@ -2,7 +2,8 @@ import { foot_m, standardAtmosphere_Pa } from '../units/units'
 
 /** Atmospheric pressure, absolute Pa, at an elevation in m below 11 000, else RangeError. Source: sources.standardAtmosphere. */
 export function atmosphereAt_Pa(elevation_m: number): number {
-  if (!(elevation_m < 11000) || !(elevation_m > -5000)) throw new RangeError(`elevation_m is ${elevation_m}; it must be -5000 to 11000`)
+  if (!(elevation_m < 11000) || !(elevation_m > -5000))
+    throw new RangeError(`elevation_m is ${elevation_m}; it must be -5000 to 11000`)
   return standardAtmosphere_Pa * (1 - 2.25577e-5 * elevation_m) ** 5.25588
 }
 

@@ -11,7 +11,12 @@ import { house } from './house.testing'
 import { judge, offKeyOf, withinLimits } from './judge'
 import { solve } from './solve'
 
-const lead: Person = { id: 'lead', name: 'Lead', role: '', tickets: ['gas', 'unvented', 'electrical'] }
+const lead: Person = {
+  id: 'lead',
+  name: 'Lead',
+  role: '',
+  tickets: ['gas', 'unvented', 'electrical'],
+}
 const apprentice: Person = { id: 'app', name: 'Apprentice', role: '', tickets: [] }
 
 /** A job under the hand of somebody who records things. */
@@ -25,19 +30,45 @@ class Site {
     this.records.push({ id, at: '2026-11-20T10:00:00.000Z', by: 'lead', body })
     return id
   }
-  judge() { return judge(solve(this.document), { entries: this.records, samples: this.samples }) }
-  take(signing: Signing) { if (!signing.ok) throw new Error(signing.says); signing.bodies.forEach((body) => this.add(body)) }
-  now() { return this.judge().steps.find((one) => one.progress.state === 'now') }
+  judge() {
+    return judge(solve(this.document), { entries: this.records, samples: this.samples })
+  }
+  take(signing: Signing) {
+    if (!signing.ok) throw new Error(signing.says)
+    signing.bodies.forEach((body) => this.add(body))
+  }
+  now() {
+    return this.judge().steps.find((one) => one.progress.state === 'now')
+  }
 
   tightness(fall_Pa: number): string {
     const testId = `test-${Object.keys(this.samples).length}-0000`
     const { tightness } = solve(this.document)
     const design = tightness.applies ? tightness.answer : undefined
     if (!design) throw new Error('no test design')
-    const plan: TightnessPlan = { ...design.plan, gauge: { kind: 'digital', resolution_Pa: 10 }, methodSource: sources.up1 }
-    this.add({ kind: 'test-begun', testId, plan, reading: 'streamed', instrument: '', settleFrom_ms: 0, prepared: [] })
+    const plan: TightnessPlan = {
+      ...design.plan,
+      gauge: { kind: 'digital', resolution_Pa: 10 },
+      methodSource: sources.up1,
+    }
+    this.add({
+      kind: 'test-begun',
+      testId,
+      plan,
+      reading: 'streamed',
+      instrument: '',
+      settleFrom_ms: 0,
+      prepared: [],
+    })
     const end = plan.stabilise_s + plan.test_s
-    this.samples = { ...this.samples, [testId]: Array.from({ length: end + 1 }, (_, t) => ({ at_ms: t * 1000, gauge_Pa: plan.testGauge_Pa - (fall_Pa * t) / end, temp_K: 288 })) }
+    this.samples = {
+      ...this.samples,
+      [testId]: Array.from({ length: end + 1 }, (_, t) => ({
+        at_ms: t * 1000,
+        gauge_Pa: plan.testGauge_Pa - (fall_Pa * t) / end,
+        temp_K: 288,
+      })),
+    }
     this.add({ kind: 'test-ended', testId, early: false })
     return testId
   }
@@ -47,24 +78,37 @@ class Site {
     for (let next = this.now(); next && next.step.id !== stepId; next = this.now()) {
       for (const guard of next.step.guards) {
         if (guard.kind === 'seen') this.take(confirmGuard(this.judge(), next.step.id, guard.id))
-        const item = guard.kind === 'put-back' ? this.judge().off.find((one) => offKeyOf(one) === guard.offKey) : undefined
+        const item =
+          guard.kind === 'put-back'
+            ? this.judge().off.find((one) => offKeyOf(one) === guard.offKey)
+            : undefined
         if (item) this.take(putBack(this.judge(), item.id))
       }
       const reading = next.step.reading
-      this.take(signStep(this.judge(), next.step.id, lead, reading && { si: reading.target ?? 320, typed: '' }))
+      this.take(
+        signStep(
+          this.judge(),
+          next.step.id,
+          lead,
+          reading && { si: reading.target ?? 320, typed: '' },
+        ),
+      )
     }
   }
 }
 
-test.each(practiceNames)('%s: the sequence has ten steps or more, each with its reason, and can be walked to its end', (practice) => {
-  const site = new Site(house(practice))
-  site.tightness(0)
-  expect(site.judge().steps.length).toBeGreaterThanOrEqual(10)
-  expect(site.judge().steps.every(({ step }) => step.why.length > 30)).toBe(true)
-  site.until(undefined)
-  expect(site.judge().off).toEqual([])
-  expect(site.judge().steps.every(({ progress }) => progress.state === 'done')).toBe(true)
-})
+test.each(practiceNames)(
+  '%s: the sequence has ten steps or more, each with its reason, and can be walked to its end',
+  (practice) => {
+    const site = new Site(house(practice))
+    site.tightness(0)
+    expect(site.judge().steps.length).toBeGreaterThanOrEqual(10)
+    expect(site.judge().steps.every(({ step }) => step.why.length > 30)).toBe(true)
+    site.until(undefined)
+    expect(site.judge().off).toEqual([])
+    expect(site.judge().steps.every(({ progress }) => progress.state === 'done')).toBe(true)
+  },
+)
 test('what a step leaves off stands on the strip until it is put back', () => {
   const site = new Site(house())
   site.until('vessel-charge')
@@ -77,12 +121,19 @@ test('no power before the circuit is full and vented, however it is asked for', 
   const power = site.judge().off.find((item) => offKeyOf(item) === 'power')
   expect(putBack(site.judge(), power?.id ?? '')).toMatchObject({ ok: false, code: 'guard-open' })
   site.until('power-on')
-  expect(putBack(site.judge(), power?.id ?? '')).toMatchObject({ ok: false, says: expect.stringContaining('Zone valves') })
+  expect(putBack(site.judge(), power?.id ?? '')).toMatchObject({
+    ok: false,
+    says: expect.stringContaining('Zone valves'),
+  })
 })
 test('North America: the lever is back before the purge outlet is shut', () => {
   const site = new Site(house('north-america'))
   site.until('purge-shut')
-  expect(confirmGuard(site.judge(), 'purge-shut', 'outlet-shut')).toMatchObject({ ok: false, code: 'guard-open', says: expect.stringContaining('lever') })
+  expect(confirmGuard(site.judge(), 'purge-shut', 'outlet-shut')).toMatchObject({
+    ok: false,
+    code: 'guard-open',
+    says: expect.stringContaining('lever'),
+  })
   const lever = site.judge().off.find((item) => offKeyOf(item) === 'fast-fill')
   site.take(putBack(site.judge(), lever?.id ?? ''))
   expect(confirmGuard(site.judge(), 'purge-shut', 'outlet-shut').ok).toBe(true)
@@ -96,21 +147,33 @@ test('UK and Ireland: the filling link stays on the strip until it is shut, disc
 test('a step that needs a ticket cannot be signed without it, and a reading cannot be left out', () => {
   const site = new Site(house())
   site.take(confirmGuard(site.judge(), 'power-off', 'proved-dead'))
-  expect(signStep(site.judge(), 'power-off', apprentice)).toMatchObject({ ok: false, code: 'ticket-missing' })
+  expect(signStep(site.judge(), 'power-off', apprentice)).toMatchObject({
+    ok: false,
+    code: 'ticket-missing',
+  })
   site.take(signStep(site.judge(), 'power-off', lead))
   site.take(confirmGuard(site.judge(), 'vessel-charge', 'empty'))
-  expect(signStep(site.judge(), 'vessel-charge', lead)).toMatchObject({ ok: false, code: 'reading-missing' })
+  expect(signStep(site.judge(), 'vessel-charge', lead)).toMatchObject({
+    ok: false,
+    code: 'reading-missing',
+  })
 })
 test('a step cannot be signed out of its order or twice', () => {
   const site = new Site(house())
   expect(signStep(site.judge(), 'fill', lead)).toMatchObject({ ok: false, code: 'not-yet' })
   site.until('vessel-charge')
-  expect(signStep(site.judge(), 'power-off', lead)).toMatchObject({ ok: false, code: 'no-such-step' })
+  expect(signStep(site.judge(), 'power-off', lead)).toMatchObject({
+    ok: false,
+    code: 'no-such-step',
+  })
 })
 test('gas is not opened before a tightness test has passed; a failed one does not count', () => {
   const site = new Site(house())
   site.until('gas-on')
-  const open = () => { const now = site.now(); return now?.progress.state === 'now' && now.progress.openGuards[0]?.guard.text }
+  const open = () => {
+    const now = site.now()
+    return now?.progress.state === 'now' && now.progress.openGuards[0]?.guard.text
+  }
   expect(open()).toMatch(/tightness/)
   const failed = site.tightness(90)
   expect(site.judge().tests[0]?.verdict.outcome).toBe('failed')
@@ -122,8 +185,18 @@ test('gas is not opened before a tightness test has passed; a failed one does no
   expect(open()).toBe('Purged as the practice says, someone watching the outlet')
 })
 test('readings are judged against the design', () => {
-  const reading = { label: '', measure: 'water-pressure' as const, least: 1e5, most: 1.2e5, limitSays: '' }
-  expect([withinLimits(reading, 0.99e5), withinLimits(reading, 1.2e5), withinLimits(reading, 1.21e5)]).toEqual([false, true, false])
+  const reading = {
+    label: '',
+    measure: 'water-pressure' as const,
+    least: 1e5,
+    most: 1.2e5,
+    limitSays: '',
+  }
+  expect([
+    withinLimits(reading, 0.99e5),
+    withinLimits(reading, 1.2e5),
+    withinLimits(reading, 1.21e5),
+  ]).toEqual([false, true, false])
   expect(withinLimits({ ...reading, least: undefined, most: undefined }, 1)).toBeUndefined()
 })
 test('a sheet is proven by name, and a change to what it rests on opens it again', () => {
@@ -132,9 +205,19 @@ test('a sheet is proven by name, and a change to what it rests on opens it again
   expect(sheet.state).toBe('ready')
   site.add({ kind: 'prove-sheet', sheet: 'vessel', restsOn: sheet.restsOn })
   expect(site.judge().sheets.vessel.state).toBe('proven')
-  const taller = { ...site.document, survey: { ...site.document.survey, topEmitterHeight_m: { value: 6, basis: 'measured' as const, from: '' } } }
-  expect(judge(solve(taller), { entries: site.records, samples: {} }).sheets.vessel.state).toBe('ready')
-  expect(judge(solve(taller), { entries: site.records, samples: {} }).sheets.gas.restsOn).toBe(site.judge().sheets.gas.restsOn)
+  const taller = {
+    ...site.document,
+    survey: {
+      ...site.document.survey,
+      topEmitterHeight_m: { value: 6, basis: 'measured' as const, from: '' },
+    },
+  }
+  expect(judge(solve(taller), { entries: site.records, samples: {} }).sheets.vessel.state).toBe(
+    'ready',
+  )
+  expect(judge(solve(taller), { entries: site.records, samples: {} }).sheets.gas.restsOn).toBe(
+    site.judge().sheets.gas.restsOn,
+  )
 })
 test('the handover names everything that is missing and everything still off', () => {
   const site = new Site(house())
@@ -146,8 +229,29 @@ test('the handover names everything that is missing and everything still off', (
 })
 test('a correction replaces the record it names and both stay', () => {
   const site = new Site(house())
-  const first = site.add({ kind: 'reading', field: 'survey.elevation_m', si: 1, typed: '1', basis: 'read', instrument: '' })
-  site.records.push({ id: 'record-corrected', at: '2026-11-20T10:00:00.000Z', by: 'lead', replaces: first, reason: 'misread', body: { kind: 'reading', field: 'survey.elevation_m', si: 2, typed: '2', basis: 'read', instrument: '' } })
+  const first = site.add({
+    kind: 'reading',
+    field: 'survey.elevation_m',
+    si: 1,
+    typed: '1',
+    basis: 'read',
+    instrument: '',
+  })
+  site.records.push({
+    id: 'record-corrected',
+    at: '2026-11-20T10:00:00.000Z',
+    by: 'lead',
+    replaces: first,
+    reason: 'misread',
+    body: {
+      kind: 'reading',
+      field: 'survey.elevation_m',
+      si: 2,
+      typed: '2',
+      basis: 'read',
+      instrument: '',
+    },
+  })
   expect(ofKind(site.records, 'reading').map((record) => record.body.si)).toEqual([2])
   expect(site.records).toHaveLength(2)
 })

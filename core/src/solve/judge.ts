@@ -48,8 +48,19 @@ export interface GuardState {
 }
 
 export type StepState =
-  | { readonly state: 'done'; readonly at: string; readonly by: string; readonly recordId: string; readonly si?: number; readonly within: boolean | undefined }
-  | { readonly state: 'now' | 'after'; readonly guards: readonly GuardState[]; readonly openGuards: readonly GuardState[] }
+  | {
+      readonly state: 'done'
+      readonly at: string
+      readonly by: string
+      readonly recordId: string
+      readonly si?: number
+      readonly within: boolean | undefined
+    }
+  | {
+      readonly state: 'now' | 'after'
+      readonly guards: readonly GuardState[]
+      readonly openGuards: readonly GuardState[]
+    }
 
 export interface JudgedStep {
   readonly step: Step
@@ -83,7 +94,8 @@ export interface JudgedSheet {
   readonly because?: string
 }
 
-export type StageId = 'survey' | 'design' | 'plan' | 'prove' | 'commission' | 'handover' | 'aftercare'
+export type StageId =
+  'survey' | 'design' | 'plan' | 'prove' | 'commission' | 'handover' | 'aftercare'
 
 export interface JudgedStage {
   readonly id: StageId
@@ -118,14 +130,36 @@ export interface Judgement {
 }
 
 export const sheetNames: Readonly<Record<SheetId, string>> = {
-  site: 'Site', readings: 'Readings', plates: 'Rating plates', place: 'Place', inspection: 'Inspection', heat: 'Heat and hot water', circuit: 'Heating circuit', vessel: 'Heating vessel', safety: 'Hot water safety', relief: 'Relief and discharge', gas: 'Gas supply', water: 'Water feed', tightness: 'Gas tightness', steps: 'Fill, vent, start', handover: 'Handover',
+  site: 'Site',
+  readings: 'Readings',
+  plates: 'Rating plates',
+  place: 'Place',
+  inspection: 'Inspection',
+  heat: 'Heat and hot water',
+  circuit: 'Heating circuit',
+  vessel: 'Heating vessel',
+  safety: 'Hot water safety',
+  relief: 'Relief and discharge',
+  gas: 'Gas supply',
+  water: 'Water feed',
+  tightness: 'Gas tightness',
+  steps: 'Fill, vent, start',
+  handover: 'Handover',
 }
 
 export const stageSheets: Readonly<Record<StageId, readonly SheetId[]>> = {
-  survey: ['site', 'readings', 'plates', 'place', 'inspection'], design: ['heat', 'circuit', 'vessel', 'safety', 'relief', 'gas', 'water'], plan: [], prove: ['tightness'], commission: ['steps'], handover: ['handover'], aftercare: [],
+  survey: ['site', 'readings', 'plates', 'place', 'inspection'],
+  design: ['heat', 'circuit', 'vessel', 'safety', 'relief', 'gas', 'water'],
+  plan: [],
+  prove: ['tightness'],
+  commission: ['steps'],
+  handover: ['handover'],
+  aftercare: [],
 }
 
-export const stageOfSheet = (sheet: SheetId): StageId => (Object.keys(stageSheets) as StageId[]).find((stage) => stageSheets[stage].includes(sheet)) ?? 'survey'
+export const stageOfSheet = (sheet: SheetId): StageId =>
+  (Object.keys(stageSheets) as StageId[]).find((stage) => stageSheets[stage].includes(sheet)) ??
+  'survey'
 
 /** A sheet's code: its stage's letter and its place in it. */
 export const sheetCode = (sheet: SheetId): string => {
@@ -143,36 +177,74 @@ export function judge(solution: Solution, records: Records): Judgement {
   const inspected = lastInspected(records.entries)
   const sheets = judgeSheets(solution, records, { off, tests, gasTight, steps, inspected })
   const stages = (Object.keys(stageSheets) as StageId[]).map((id) => {
-    const done = stageSheets[id].filter((sheet) => sheets[sheet].state === 'proven' || sheets[sheet].state === 'does-not-apply').length
+    const done = stageSheets[id].filter(
+      (sheet) => sheets[sheet].state === 'proven' || sheets[sheet].state === 'does-not-apply',
+    ).length
     const of = stageSheets[id].length
     const stepsDone = steps.filter((one) => one.progress.state === 'done').length
     const bySteps = id === 'commission' && steps.length > 0 && done < of
-    return { id, sheets: stageSheets[id], proven: done, of, share: bySteps ? (0.98 * stepsDone) / steps.length : of === 0 ? 0 : done / of, ...(bySteps ? { steps: { done: stepsDone, of: steps.length } } : {}) }
+    return {
+      id,
+      sheets: stageSheets[id],
+      proven: done,
+      of,
+      share: bySteps ? (0.98 * stepsDone) / steps.length : of === 0 ? 0 : done / of,
+      ...(bySteps ? { steps: { done: stepsDone, of: steps.length } } : {}),
+    }
   })
   const missing = handoverMissing(sheets, off)
-  return { off, steps, tests, gasTight, snags, inspected, sheets, stages, missing, canSign: missing.length === 0 }
+  return {
+    off,
+    steps,
+    tests,
+    gasTight,
+    snags,
+    inspected,
+    sheets,
+    stages,
+    missing,
+    canSign: missing.length === 0,
+  }
 }
 
 /** Everything shut, opened, linked or overridden that nobody has put back. */
 export function stillOff(entries: readonly JobRecord[]): readonly OffItem[] {
   const restored = new Set(ofKind(entries, 'put-back').map((record) => record.body.off))
-  return ofKind(entries, 'off').filter((record) => !restored.has(record.id)).map(({ id, body, at, by }) => ({ id, body, at, by }))
+  return ofKind(entries, 'off')
+    .filter((record) => !restored.has(record.id))
+    .map(({ id, body, at, by }) => ({ id, body, at, by }))
 }
 
 export function judgeTests({ entries, samples }: Records): readonly JudgedTest[] {
   const toppedUp = ofKind(entries, 'test-topped-up')
   const ended = ofKind(entries, 'test-ended')
   return ofKind(entries, 'test-begun').map(({ body: begun, at, by }): JudgedTest => {
-    const mine = <T extends { readonly body: { readonly testId: string } }>(some: readonly T[]) => some.filter((record) => record.body.testId === begun.testId)
+    const mine = <T extends { readonly body: { readonly testId: string } }>(some: readonly T[]) =>
+      some.filter((record) => record.body.testId === begun.testId)
     const end = mine(ended)[0]
     const run: TightnessRun = {
-      plan: begun.plan, reading: begun.reading, settleFrom_ms: Math.max(begun.settleFrom_ms, ...mine(toppedUp).map((record) => record.body.settleFrom_ms)),
-      endedEarly: end?.body.early ?? false, samples: samples[begun.testId] ?? [],
+      plan: begun.plan,
+      reading: begun.reading,
+      settleFrom_ms: Math.max(
+        begun.settleFrom_ms,
+        ...mine(toppedUp).map((record) => record.body.settleFrom_ms),
+      ),
+      endedEarly: end?.body.early ?? false,
+      samples: samples[begun.testId] ?? [],
     }
     const repair = mine(ofKind(entries, 'repaired'))[0]
     return {
-      testId: begun.testId, begun, at, by, run, verdict: judgeTightness(run), ended: end !== undefined,
-      notes: mine(ofKind(entries, 'test-note')).map(({ body }) => ({ at_ms: body.at_ms, text: body.text })),
+      testId: begun.testId,
+      begun,
+      at,
+      by,
+      run,
+      verdict: judgeTightness(run),
+      ended: end !== undefined,
+      notes: mine(ofKind(entries, 'test-note')).map(({ body }) => ({
+        at_ms: body.at_ms,
+        text: body.text,
+      })),
       ...(repair ? { repaired: { what: repair.body.what, at: repair.at, by: repair.by } } : {}),
     }
   })
@@ -182,105 +254,274 @@ export function judgeTests({ entries, samples }: Records): readonly JudgedTest[]
 export function withinLimits(reading: StepReading, si: number): boolean | undefined {
   if (reading.least === undefined && reading.most === undefined) return undefined
   const slack = Math.max(1e-6 * Math.abs(si), 0.001)
-  return (reading.least === undefined || si >= reading.least - slack) && (reading.most === undefined || si <= reading.most + slack)
+  return (
+    (reading.least === undefined || si >= reading.least - slack) &&
+    (reading.most === undefined || si <= reading.most + slack)
+  )
 }
 
 const confirmation = 'guard:'
 
-function judgeSteps(steps: readonly Step[], entries: readonly JobRecord[], off: readonly OffItem[], gasTight: boolean): readonly JudgedStep[] {
+function judgeSteps(
+  steps: readonly Step[],
+  entries: readonly JobRecord[],
+  off: readonly OffItem[],
+  gasTight: boolean,
+): readonly JudgedStep[] {
   const records = ofKind(entries, 'step')
-  const confirmed = (id: string) => records.filter((record) => record.body.stepId === `${confirmation}${id}`)
+  const confirmed = (id: string) =>
+    records.filter((record) => record.body.stepId === `${confirmation}${id}`)
   let reached = true
   return steps.map((step, index): JudgedStep => {
     const signed = records.filter((record) => record.body.stepId === step.id).at(-1)
     if (signed) {
       const { at, by, id, body } = signed
-      return { step, number: index + 1, progress: { state: 'done', at, by, recordId: id, ...(body.si === undefined ? {} : { si: body.si }), within: step.reading && body.si !== undefined ? withinLimits(step.reading, body.si) : undefined } }
+      return {
+        step,
+        number: index + 1,
+        progress: {
+          state: 'done',
+          at,
+          by,
+          recordId: id,
+          ...(body.si === undefined ? {} : { si: body.si }),
+          within:
+            step.reading && body.si !== undefined ? withinLimits(step.reading, body.si) : undefined,
+        },
+      }
     }
     const guards = step.guards.map((guard): GuardState => {
       if (guard.kind === 'gas-tight') return { guard, holds: gasTight }
-      if (guard.kind === 'put-back') return { guard, holds: !off.some((item) => item.body.stepId && offKeyOf(item) === guard.offKey) }
+      if (guard.kind === 'put-back')
+        return {
+          guard,
+          holds: !off.some((item) => item.body.stepId && offKeyOf(item) === guard.offKey),
+        }
       const seen = confirmed(`${step.id}/${guard.id}`).at(-1)
       return { guard, holds: seen !== undefined, ...(seen ? { at: seen.at } : {}) }
     })
-    const progress: StepState = { state: reached ? 'now' : 'after', guards, openGuards: guards.filter((guard) => !guard.holds) }
+    const progress: StepState = {
+      state: reached ? 'now' : 'after',
+      guards,
+      openGuards: guards.filter((guard) => !guard.holds),
+    }
     reached = false
     return { step, number: index + 1, progress }
   })
 }
 
 /** The record id of a confirmation by eye, as a step record names it. */
-export const confirmationId = (stepId: string, guardId: string): string => `${confirmation}${stepId}/${guardId}`
+export const confirmationId = (stepId: string, guardId: string): string =>
+  `${confirmation}${stepId}/${guardId}`
 /** Off items that a step leaves carry `step#key` in their step id. */
-export const offKeyOf = (item: Pick<OffItem, 'body'>): string | undefined => item.body.stepId?.split('#')[1]
+export const offKeyOf = (item: Pick<OffItem, 'body'>): string | undefined =>
+  item.body.stepId?.split('#')[1]
 
-interface Judged { readonly off: readonly OffItem[]; readonly tests: readonly JudgedTest[]; readonly gasTight: boolean; readonly steps: readonly JudgedStep[]; readonly inspected: Judgement['inspected'] }
+interface Judged {
+  readonly off: readonly OffItem[]
+  readonly tests: readonly JudgedTest[]
+  readonly gasTight: boolean
+  readonly steps: readonly JudgedStep[]
+  readonly inspected: Judgement['inspected']
+}
 
-function judgeSheets(solution: Solution, { entries, frozen }: Records, judged: Judged): Judgement['sheets'] {
+function judgeSheets(
+  solution: Solution,
+  { entries, frozen }: Records,
+  judged: Judged,
+): Judgement['sheets'] {
   const proofs = ofKind(entries, 'prove-sheet')
-  const design = (id: SheetId, sheet: Sheet<unknown>, more: readonly Missing[] = [], rests = ''): JudgedSheet => {
+  const design = (
+    id: SheetId,
+    sheet: Sheet<unknown>,
+    more: readonly Missing[] = [],
+    rests = '',
+  ): JudgedSheet => {
     const name = sheetNames[id]
-    if (!sheet.applies) return { id, name, state: 'does-not-apply', missing: [], findings: [], restsOn: '', because: sheet.because }
+    if (!sheet.applies)
+      return {
+        id,
+        name,
+        state: 'does-not-apply',
+        missing: [],
+        findings: [],
+        restsOn: '',
+        because: sheet.because,
+      }
     const missing = [...sheet.missing, ...more]
     const restsOn = `${sheet.restsOn}${rests}`
-    const proof = proofs.filter((record) => (oldSheetIds[record.body.sheet] ?? record.body.sheet) === id && (frozen || record.body.restsOn === restsOn)).pop()
-    const state = worst(sheet.findings) === 'stop' ? 'stop' : missing.length > 0 ? 'incomplete' : proof ? 'proven' : 'ready'
-    return { id, name, state, missing, findings: sheet.findings, restsOn, ...(proof ? { proof: { at: proof.at, by: proof.by } } : {}) }
+    const proof = proofs
+      .filter(
+        (record) =>
+          (oldSheetIds[record.body.sheet] ?? record.body.sheet) === id &&
+          (frozen || record.body.restsOn === restsOn),
+      )
+      .pop()
+    const state =
+      worst(sheet.findings) === 'stop'
+        ? 'stop'
+        : missing.length > 0
+          ? 'incomplete'
+          : proof
+            ? 'proven'
+            : 'ready'
+    return {
+      id,
+      name,
+      state,
+      missing,
+      findings: sheet.findings,
+      restsOn,
+      ...(proof ? { proof: { at: proof.at, by: proof.by } } : {}),
+    }
   }
   const lastTest = judged.tests[judged.tests.length - 1]
-  const testMissing = judged.gasTight ? [] : [{ place: 'tests', what: lastTest ? 'A gas tightness test that passed' : 'A gas tightness test' }]
+  const testMissing = judged.gasTight
+    ? []
+    : [
+        {
+          place: 'tests',
+          what: lastTest ? 'A gas tightness test that passed' : 'A gas tightness test',
+        },
+      ]
   const stepsDone = judged.steps.filter((one) => one.progress.state === 'done').length
   const stepsMissing = [
-    ...judged.steps.filter((one) => one.progress.state !== 'done').map((one) => ({ place: one.step.id, what: `Step ${one.number}: ${one.step.short}` })),
-    ...judged.steps.flatMap((one) => (one.progress.state === 'done' && one.progress.within === false ? [{ place: one.step.id, what: `Step ${one.number}: the reading is outside its limit` }] : [])),
+    ...judged.steps
+      .filter((one) => one.progress.state !== 'done')
+      .map((one) => ({ place: one.step.id, what: `Step ${one.number}: ${one.step.short}` })),
+    ...judged.steps.flatMap((one) =>
+      one.progress.state === 'done' && one.progress.within === false
+        ? [{ place: one.step.id, what: `Step ${one.number}: the reading is outside its limit` }]
+        : [],
+    ),
   ]
-  const stepSheet: Sheet<unknown> = judged.steps.length === 0
-    ? { applies: false, because: 'No appliance on this job is filled and started.' }
-    : { applies: true, answer: stepsDone, missing: [], findings: [], workings: () => [], restsOn: solution.vessel.applies ? solution.vessel.restsOn : 'steps' }
+  const stepSheet: Sheet<unknown> =
+    judged.steps.length === 0
+      ? { applies: false, because: 'No appliance on this job is filled and started.' }
+      : {
+          applies: true,
+          answer: stepsDone,
+          missing: [],
+          findings: [],
+          workings: () => [],
+          restsOn: solution.vessel.applies ? solution.vessel.restsOn : 'steps',
+        }
   // A frozen design is the signed one, whatever the version of the document it was signed in.
-  const signature = ofKind(entries, 'signature').findLast((record) => (frozen ? record.body.revision === frozen : record.body.restsOn === fingerprint(solution.document)))
+  const signature = ofKind(entries, 'signature').findLast((record) =>
+    frozen
+      ? record.body.revision === frozen
+      : record.body.restsOn === fingerprint(solution.document),
+  )
   return {
-    site: design('site', solution.site), readings: design('readings', solution.readings), plates: design('plates', solution.plates), place: design('place', solution.place), inspection: design('inspection', inspectionSheet(solution, judged.inspected)),
-    heat: design('heat', solution.heat), circuit: design('circuit', solution.circuit), vessel: design('vessel', solution.vessel), safety: design('safety', solution.safety), relief: design('relief', solution.relief), gas: design('gas', solution.gas), water: design('water', solution.water),
-    tightness: design('tightness', solution.tightness, testMissing, `/${lastTest?.testId ?? ''}`), steps: design('steps', stepSheet, stepsMissing, `/${stepsDone}`),
-    handover: { id: 'handover', name: sheetNames.handover, state: signature ? 'proven' : 'incomplete', missing: [], findings: [], restsOn: '', ...(signature ? { proof: { at: signature.at, by: signature.by } } : {}) },
+    site: design('site', solution.site),
+    readings: design('readings', solution.readings),
+    plates: design('plates', solution.plates),
+    place: design('place', solution.place),
+    inspection: design('inspection', inspectionSheet(solution, judged.inspected)),
+    heat: design('heat', solution.heat),
+    circuit: design('circuit', solution.circuit),
+    vessel: design('vessel', solution.vessel),
+    safety: design('safety', solution.safety),
+    relief: design('relief', solution.relief),
+    gas: design('gas', solution.gas),
+    water: design('water', solution.water),
+    tightness: design('tightness', solution.tightness, testMissing, `/${lastTest?.testId ?? ''}`),
+    steps: design('steps', stepSheet, stepsMissing, `/${stepsDone}`),
+    handover: {
+      id: 'handover',
+      name: sheetNames.handover,
+      state: signature ? 'proven' : 'incomplete',
+      missing: [],
+      findings: [],
+      restsOn: '',
+      ...(signature ? { proof: { at: signature.at, by: signature.by } } : {}),
+    },
   }
 }
 
 /** What is there already, walked item by item. An unsafe item stops until it is inspected again. */
 function inspectionSheet(solution: Solution, inspected: Judgement['inspected']): Sheet<unknown> {
   const { document, practice } = solution
-  if (!document.survey.inspecting) return { applies: false, because: 'Nothing that is there already is being inspected.' }
+  if (!document.survey.inspecting)
+    return { applies: false, because: 'Nothing that is there already is being inspected.' }
   const items = inspectionItems(document, practice, showIn(practice.units))
-  const bad = (verdict: 'unsafe' | 'look-again', id: Finding['id'], severity: Finding['severity']) => items.flatMap((item): Finding[] => {
-    const seen = inspected[item.id]?.body
-    return seen?.verdict === verdict ? [{ id, severity, place: `inspection.${item.id}`, names: [item.name, `${seen.note || 'No note.'} Held against: ${item.limit}.`], source: sources.trade }] : []
-  })
+  const bad = (
+    verdict: 'unsafe' | 'look-again',
+    id: Finding['id'],
+    severity: Finding['severity'],
+  ) =>
+    items.flatMap((item): Finding[] => {
+      const seen = inspected[item.id]?.body
+      return seen?.verdict === verdict
+        ? [
+            {
+              id,
+              severity,
+              place: `inspection.${item.id}`,
+              names: [item.name, `${seen.note || 'No note.'} Held against: ${item.limit}.`],
+              source: sources.trade,
+            },
+          ]
+        : []
+    })
   return {
-    applies: true, answer: items.length, missing: items.filter((item) => !inspected[item.id]).map((item) => ({ place: `inspection.${item.id}`, what: item.name })),
-    findings: [...bad('unsafe', 'inspected-unsafe', 'stop'), ...bad('look-again', 'inspected-look-again', 'note')], workings: () => [], restsOn: fingerprint(items.map((item) => [item.id, inspected[item.id]?.at])),
+    applies: true,
+    answer: items.length,
+    missing: items
+      .filter((item) => !inspected[item.id])
+      .map((item) => ({ place: `inspection.${item.id}`, what: item.name })),
+    findings: [
+      ...bad('unsafe', 'inspected-unsafe', 'stop'),
+      ...bad('look-again', 'inspected-look-again', 'note'),
+    ],
+    workings: () => [],
+    restsOn: fingerprint(items.map((item) => [item.id, inspected[item.id]?.at])),
   }
 }
 
-const lastInspected = (entries: readonly JobRecord[]): Judgement['inspected'] => Object.fromEntries(ofKind(entries, 'inspected').map(({ body, at, by }) => [body.item, { body, at, by }]))
+const lastInspected = (entries: readonly JobRecord[]): Judgement['inspected'] =>
+  Object.fromEntries(
+    ofKind(entries, 'inspected').map(({ body, at, by }) => [body.item, { body, at, by }]),
+  )
 
 function openSnags(entries: readonly JobRecord[]): readonly Snag[] {
   const done = new Set(ofKind(entries, 'snag-done').map((record) => record.body.snag))
-  return ofKind(entries, 'snag').filter((record) => !done.has(record.id)).map(({ id, body, at, by }) => ({ id, body, at, by }))
+  return ofKind(entries, 'snag')
+    .filter((record) => !done.has(record.id))
+    .map(({ id, body, at, by }) => ({ id, body, at, by }))
 }
 
-function handoverMissing(sheets: Judgement['sheets'], off: readonly OffItem[]): readonly HandoverGap[] {
-  const all = Object.values(sheets).filter((sheet) => sheet.id !== 'handover' && sheet.state !== 'does-not-apply')
+function handoverMissing(
+  sheets: Judgement['sheets'],
+  off: readonly OffItem[],
+): readonly HandoverGap[] {
+  const all = Object.values(sheets).filter(
+    (sheet) => sheet.id !== 'handover' && sheet.state !== 'does-not-apply',
+  )
   return [
     ...all.flatMap((sheet): HandoverGap[] => [
       ...sheet.missing.map(({ what }) => ({ sheet: sheet.id, what })),
-      ...sheet.findings.filter((finding) => finding.severity !== 'note').map((finding) => ({ sheet: sheet.id, what: finding.id, finding })),
-      ...(sheet.state === 'ready' ? [{ sheet: sheet.id, what: `${sheet.name} is ready and not yet proven` }] : []),
+      ...sheet.findings
+        .filter((finding) => finding.severity !== 'note')
+        .map((finding) => ({ sheet: sheet.id, what: finding.id, finding })),
+      ...(sheet.state === 'ready'
+        ? [{ sheet: sheet.id, what: `${sheet.name} is ready and not yet proven` }]
+        : []),
     ]),
-    ...off.map((item) => ({ sheet: 'steps' as const, what: `${item.body.name} is still ${offWords[item.body.state]}` })),
+    ...off.map((item) => ({
+      sheet: 'steps' as const,
+      what: `${item.body.name} is still ${offWords[item.body.state]}`,
+    })),
   ]
 }
 
 export const offWords = {
-  shut: 'shut', 'held-open': 'held open', opened: 'open', disconnected: 'disconnected and capped', 'power-off': 'off', drained: 'drained', linked: 'linked', 'lever-over': 'over',
+  shut: 'shut',
+  'held-open': 'held open',
+  opened: 'open',
+  disconnected: 'disconnected and capped',
+  'power-off': 'off',
+  drained: 'drained',
+  linked: 'linked',
+  'lever-over': 'over',
 } as const

@@ -8,11 +8,36 @@ export interface Missing {
 }
 
 /** The sheets in working order. Their codes (S1, D2) are counted from where they stand, so that a new one can stand between. */
-export const sheetIds = ['site', 'readings', 'plates', 'place', 'inspection', 'heat', 'circuit', 'vessel', 'safety', 'relief', 'gas', 'water', 'tightness', 'steps', 'handover'] as const
+export const sheetIds = [
+  'site',
+  'readings',
+  'plates',
+  'place',
+  'inspection',
+  'heat',
+  'circuit',
+  'vessel',
+  'safety',
+  'relief',
+  'gas',
+  'water',
+  'tightness',
+  'steps',
+  'handover',
+] as const
 export type SheetId = (typeof sheetIds)[number]
 
 /** Sheets as records of the first version named them. */
-export const oldSheetIds: Readonly<Record<string, SheetId>> = { S1: 'site', S2: 'readings', S3: 'plates', D1: 'vessel', D2: 'gas', P1: 'tightness', C1: 'steps', H1: 'handover' }
+export const oldSheetIds: Readonly<Record<string, SheetId>> = {
+  S1: 'site',
+  S2: 'readings',
+  S3: 'plates',
+  D1: 'vessel',
+  D2: 'gas',
+  P1: 'tightness',
+  C1: 'steps',
+  H1: 'handover',
+}
 
 /** One page's answer: what it says, what it found, what it still needs, and its arithmetic, built only when opened or printed. */
 export type Sheet<A> =
@@ -28,4 +53,8 @@ export type Sheet<A> =
     }
 
 export const worst = (findings: readonly Finding[]): 'stop' | 'fix' | 'pass' =>
-  findings.some((finding) => finding.severity === 'stop') ? 'stop' : findings.some((finding) => finding.severity === 'fix') ? 'fix' : 'pass'
+  findings.some((finding) => finding.severity === 'stop')
+    ? 'stop'
+    : findings.some((finding) => finding.severity === 'fix')
+      ? 'fix'
+      : 'pass'

@@ -57,35 +57,87 @@ export function solve(document: JobDocument): Solution {
   const safety = safetySheet(document, practice, answerOf(readings), answerOf(heat))
   const circuit = circuitSheet(document, practice)
   const water = waterSheet(document, practice, answerOf(circuit)?.content.total_m3)
-  const sheets = { site: siteSheet(document), readings, plates: platesSheet(document), place: placeSheet(document, practice), heat, circuit, vessel, safety, relief: reliefSheet(document, practice, answerOf(safety)), gas, water, tightness }
+  const sheets = {
+    site: siteSheet(document),
+    readings,
+    plates: platesSheet(document),
+    place: placeSheet(document, practice),
+    heat,
+    circuit,
+    vessel,
+    safety,
+    relief: reliefSheet(document, practice, answerOf(safety)),
+    gas,
+    water,
+    tightness,
+  }
   const findings = Object.values(sheets).flatMap((sheet) => (sheet.applies ? sheet.findings : []))
-  return { document, practice, ...sheets, steps: commissioningSequence(document, practice, sequenceTargets(practice, vessel, gas)), findings }
+  return {
+    document,
+    practice,
+    ...sheets,
+    steps: commissioningSequence(document, practice, sequenceTargets(practice, vessel, gas)),
+    findings,
+  }
 }
 
 /** A sheet's answer, where it applies and has one. */
-export const answerOf = <A>(sheet: Sheet<A>): A | undefined => (sheet.applies ? sheet.answer : undefined)
+export const answerOf = <A>(sheet: Sheet<A>): A | undefined =>
+  sheet.applies ? sheet.answer : undefined
 
 function sequenceTargets(practice: Practice, vessel: Sheet<VesselAnswer>, gas: Sheet<GasAnswer>) {
   const v = vessel.applies ? vessel.answer : undefined
   const g = gas.applies ? gas.answer : undefined
   const least = g?.index.appliance?.minInletGauge_Pa?.value
   return {
-    ...(v ? { chargeGauge_Pa: v.pumpUp.gauge_Pa, fillGauge_Pa: v.fillGauge_Pa, reliefSetGauge_Pa: v.inputs.reliefSetGauge_Pa, finalGauge_Pa: v.need.finalGauge_Pa, fitted_m3: v.fitted_m3, maxFlowTemp_K: v.inputs.maxTemp_K } : {}),
+    ...(v
+      ? {
+          chargeGauge_Pa: v.pumpUp.gauge_Pa,
+          fillGauge_Pa: v.fillGauge_Pa,
+          reliefSetGauge_Pa: v.inputs.reliefSetGauge_Pa,
+          finalGauge_Pa: v.need.finalGauge_Pa,
+          fitted_m3: v.fitted_m3,
+          maxFlowTemp_K: v.inputs.maxTemp_K,
+        }
+      : {}),
     ...(v?.forecast.outcome === 'settles' ? { hotGauge_Pa: v.forecast.hotGauge_Pa } : {}),
     ...(g ? { gasGauge_Pa: g.index.inletGauge_Pa ?? g.index.farGauge_Pa } : {}),
-    ...(least === undefined ? {} : { gasLeastGauge_Pa: least, gasLeastSays: `the least inlet pressure on the plate of ${g?.index.appliance?.name ?? 'the appliance'}` }),
+    ...(least === undefined
+      ? {}
+      : {
+          gasLeastGauge_Pa: least,
+          gasLeastSays: `the least inlet pressure on the plate of ${g?.index.appliance?.name ?? 'the appliance'}`,
+        }),
     practice: practice.name,
   }
 }
 
-function tightnessSheet(document: JobDocument, practice: Practice, gas: Sheet<GasAnswer>): Sheet<TightnessDesign> {
+function tightnessSheet(
+  document: JobDocument,
+  practice: Practice,
+  gas: Sheet<GasAnswer>,
+): Sheet<TightnessDesign> {
   if (!gas.applies) return { applies: false, because: gas.because }
   const burners = fitted(document.appliances).filter((appliance) => burnsGas(appliance.kind))
-  const supply = gas.answer && { volume_m3: gas.answer.volume_m3, workingGauge_Pa: gas.answer.supply.meterGauge_Pa, atmosphere_Pa: gas.answer.conditions.atmosphere_Pa }
+  const supply = gas.answer && {
+    volume_m3: gas.answer.volume_m3,
+    workingGauge_Pa: gas.answer.supply.meterGauge_Pa,
+    atmosphere_Pa: gas.answer.conditions.atmosphere_Pa,
+  }
   return {
-    applies: true, answer: supply && tightnessDesign(document, practice, supply),
-    missing: gas.answer ? [] : [{ place: 'gas.segments', what: 'A gas supply that can be computed: its volume decides the test' }],
-    findings: testFindings(document, burners), workings: () => [], restsOn: gas.restsOn,
+    applies: true,
+    answer: supply && tightnessDesign(document, practice, supply),
+    missing: gas.answer
+      ? []
+      : [
+          {
+            place: 'gas.segments',
+            what: 'A gas supply that can be computed: its volume decides the test',
+          },
+        ],
+    findings: testFindings(document, burners),
+    workings: () => [],
+    restsOn: gas.restsOn,
   }
 }
 

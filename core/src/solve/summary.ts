@@ -13,24 +13,66 @@ export type Summary = Omit<BoardRow, 'archived' | 'changedAt'>
 /** A job as the board shows it: its stage, what it waits for and on whom, and what is off on its site. Pure. */
 export function summaryOf(state: JobState): Summary {
   const solution = solve(state.document)
-  const judgement = judge(solution, { entries: state.records, samples: state.samples, frozen: state.frozen })
+  const judgement = judge(solution, {
+    entries: state.records,
+    samples: state.samples,
+    frozen: state.frozen,
+  })
   const stages = judgement.stages.filter((stage) => stage.of > 0)
   const open = stages.find((stage) => stage.proven < stage.of)
-  const sheet = open?.sheets.find((id) => !['proven', 'does-not-apply'].includes(judgement.sheets[id].state)) ?? 'handover'
-  const stage = !open || judgement.sheets.handover.state === 'proven' ? 'done' as const : boardStages.find((one) => one === stageOfSheet(sheet)) ?? 'survey'
+  const sheet =
+    open?.sheets.find((id) => !['proven', 'does-not-apply'].includes(judgement.sheets[id].state)) ??
+    'handover'
+  const stage =
+    !open || judgement.sheets.handover.state === 'proven'
+      ? ('done' as const)
+      : (boardStages.find((one) => one === stageOfSheet(sheet)) ?? 'survey')
   const step = judgement.steps.find((one) => one.progress.state === 'now')
   const waiting = judgement.sheets[sheet]
   const guard = step?.progress.state === 'now' ? step.progress.openGuards[0]?.guard.text : undefined
-  const waits = stage === 'done' ? 'handed over'
-    : stage === 'commission' && step ? `step ${step.number}, ${step.step.short.toLowerCase()}${guard ? `: ${guard.charAt(0).toLowerCase()}${guard.slice(1)}` : ''}`
-      : sheet === 'handover' ? 'its signature'
-        : waiting.state === 'ready' ? `${waiting.name} to be proven` : waiting.state === 'stop' ? `a stop on ${waiting.name}` : (waiting.missing[0]?.what ?? waiting.name)
-  const tickets = stage === 'commission' && step?.step.ticket ? [step.step.ticket] : waiting.state === 'ready' ? ticketsToProve(sheet) : []
-  const count = (severity: 'stop' | 'fix') => Object.values(judgement.sheets).reduce((sum, one) => sum + one.findings.filter((finding) => finding.severity === severity).length, 0)
+  const waits =
+    stage === 'done'
+      ? 'handed over'
+      : stage === 'commission' && step
+        ? `step ${step.number}, ${step.step.short.toLowerCase()}${guard ? `: ${guard.charAt(0).toLowerCase()}${guard.slice(1)}` : ''}`
+        : sheet === 'handover'
+          ? 'its signature'
+          : waiting.state === 'ready'
+            ? `${waiting.name} to be proven`
+            : waiting.state === 'stop'
+              ? `a stop on ${waiting.name}`
+              : (waiting.missing[0]?.what ?? waiting.name)
+  const tickets =
+    stage === 'commission' && step?.step.ticket
+      ? [step.step.ticket]
+      : waiting.state === 'ready'
+        ? ticketsToProve(sheet)
+        : []
+  const count = (severity: 'stop' | 'fix') =>
+    Object.values(judgement.sheets).reduce(
+      (sum, one) => sum + one.findings.filter((finding) => finding.severity === severity).length,
+      0,
+    )
   return {
-    id: state.id, number: state.number, name: state.document.site.name, address: state.document.site.address, practice: state.document.practice, stage, sheet: stage === 'done' ? 'handover' : sheet, waits,
-    waitsOn: stage === 'done' ? '' : tickets.length > 0 ? `somebody with a ${tickets.map((ticket) => ticketWords[ticket]).join(' and a ')}` : '',
-    stops: count('stop'), fixes: count('fix'), off: judgement.off.length, snags: judgement.snags.length, frozen: state.frozen,
+    id: state.id,
+    number: state.number,
+    name: state.document.site.name,
+    address: state.document.site.address,
+    practice: state.document.practice,
+    stage,
+    sheet: stage === 'done' ? 'handover' : sheet,
+    waits,
+    waitsOn:
+      stage === 'done'
+        ? ''
+        : tickets.length > 0
+          ? `somebody with a ${tickets.map((ticket) => ticketWords[ticket]).join(' and a ')}`
+          : '',
+    stops: count('stop'),
+    fixes: count('fix'),
+    off: judgement.off.length,
+    snags: judgement.snags.length,
+    frozen: state.frozen,
     shares: boardStages.slice(0, -1).map((id) => stages.find((one) => one.id === id)?.share ?? 0),
   }
 }

@@ -16,7 +16,13 @@ export type ClosedConclusion =
   | { readonly system: 'open' }
   | { readonly system: 'cannot-tell'; readonly lookAt: readonly Closing[] }
 
-const order: readonly Closing[] = ['reducingValve', 'checkValve', 'backflowPreventer', 'meterCheck', 'streetCheck']
+const order: readonly Closing[] = [
+  'reducingValve',
+  'checkValve',
+  'backflowPreventer',
+  'meterCheck',
+  'streetCheck',
+]
 
 /**
  * A fitting that lets water one way closes the system, whatever else is there. None of them is not proof that it is open: all must have been

@@ -43,18 +43,22 @@ const decimalsOf = (measure: Measure, unit: UnitName): number => {
 export function showIn(set: UnitSet): Show {
   const show = (si: number, measure: Measure, decimals?: number) => {
     // Two psi is 55 inches of water, and the two are often mixed up: from 1 psi on, gas is read in psi.
-    if (measure === 'gas-pressure' && set[measure] === 'inwc' && Math.abs(si) >= units.psi.factor) return quantityIn(si, 'psi', 1)
+    if (measure === 'gas-pressure' && set[measure] === 'inwc' && Math.abs(si) >= units.psi.factor)
+      return quantityIn(si, 'psi', 1)
     // Ten point three minutes read as ten minutes three: a duration is never a decimal.
     if (measure === 'duration') return durationWords(si)
     return quantityIn(si, set[measure], decimals ?? decimalsOf(measure, set[measure]))
   }
   return Object.assign(show, {
-    figure: (si: number, measure: Measure, decimals?: number) => figureIn(si, set[measure], decimals ?? decimalsOf(measure, set[measure])),
+    figure: (si: number, measure: Measure, decimals?: number) =>
+      figureIn(si, set[measure], decimals ?? decimalsOf(measure, set[measure])),
     unit: (measure: Measure) => units[set[measure]].symbol,
     key: (key: string, value: number, circuit: 'water' | 'gas') => {
       const measure = measureOfKey(key, circuit)
       if (measure) return show(value, measure)
-      return /Ratio$|Fraction$/.test(key) ? quantityIn(value, 'percent', 2) : formatNumber(value, Math.abs(value) >= 100 ? 0 : 3)
+      return /Ratio$|Fraction$/.test(key)
+        ? quantityIn(value, 'percent', 2)
+        : formatNumber(value, Math.abs(value) >= 100 ? 0 : 3)
     },
   })
 }
@@ -69,7 +73,8 @@ export function clock(seconds: number): string {
 /** A duration in words: `2 min`, `1 min 30 s`, from an hour and a half on `2 h 5 min`. */
 export function durationWords(seconds: number): string {
   const whole = Math.round(seconds)
-  if (whole >= 5400) return `${Math.floor(Math.round(whole / 60) / 60)} h ${Math.round(whole / 60) % 60} min`
+  if (whole >= 5400)
+    return `${Math.floor(Math.round(whole / 60) / 60)} h ${Math.round(whole / 60) % 60} min`
   if (whole < 60) return `${whole} s`
   const minutes = Math.floor(whole / 60)
   return whole % 60 === 0 ? `${minutes} min` : `${minutes} min ${whole % 60} s`

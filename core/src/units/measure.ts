@@ -3,8 +3,27 @@ import { units } from './units'
 
 /** A figure's role on site. Gas and water pressures are both pressures, but nobody reads them in the same unit. */
 export type Measure =
-  | 'water-pressure' | 'gas-pressure' | 'length' | 'elevation' | 'temperature' | 'temperature-difference' | 'power' | 'small-power' | 'volume'
-  | 'small-volume' | 'water-flow' | 'gas-flow' | 'leak-flow' | 'velocity' | 'duration' | 'seconds' | 'bore' | 'ratio' | 'heating-value' | 'area' | 'hardness'
+  | 'water-pressure'
+  | 'gas-pressure'
+  | 'length'
+  | 'elevation'
+  | 'temperature'
+  | 'temperature-difference'
+  | 'power'
+  | 'small-power'
+  | 'volume'
+  | 'small-volume'
+  | 'water-flow'
+  | 'gas-flow'
+  | 'leak-flow'
+  | 'velocity'
+  | 'duration'
+  | 'seconds'
+  | 'bore'
+  | 'ratio'
+  | 'heating-value'
+  | 'area'
+  | 'hardness'
 
 /** What an entry may be. Outside `hard` it cannot be; outside `usual` it is a question, never a refusal. SI. */
 interface Range {
@@ -43,8 +62,32 @@ export type UnitSet = Readonly<Record<Measure, UnitName>>
 /** A second unit that an entry is echoed in, so that a slip of unit shows. */
 export const echoUnit = (measure: Measure, shown: UnitName): UnitName | undefined => {
   const pairs: Partial<Record<UnitName, UnitName>> = {
-    bar: 'psi', psi: 'bar', kPa: measure === 'gas-pressure' ? 'mbar' : 'psi', mbar: 'inwc', inwc: 'mbar', m: 'ft', ft: 'm', mm: 'in', in: 'mm',
-    C: 'F', F: 'C', kW: 'kBtuH', kBtuH: 'kW', W: 'BtuH', BtuH: 'W', MJh: 'kW', L: 'usGal', usGal: 'L', Lmin: 'gpm', gpm: 'Lmin', m3h: 'cfh', cfh: 'm3h', m2: 'ft2', ft2: 'm2', mgL: 'gpg', gpg: 'mgL',
+    bar: 'psi',
+    psi: 'bar',
+    kPa: measure === 'gas-pressure' ? 'mbar' : 'psi',
+    mbar: 'inwc',
+    inwc: 'mbar',
+    m: 'ft',
+    ft: 'm',
+    mm: 'in',
+    in: 'mm',
+    C: 'F',
+    F: 'C',
+    kW: 'kBtuH',
+    kBtuH: 'kW',
+    W: 'BtuH',
+    BtuH: 'W',
+    MJh: 'kW',
+    L: 'usGal',
+    usGal: 'L',
+    Lmin: 'gpm',
+    gpm: 'Lmin',
+    m3h: 'cfh',
+    cfh: 'm3h',
+    m2: 'ft2',
+    ft2: 'm2',
+    mgL: 'gpg',
+    gpg: 'mgL',
   }
   const pair = pairs[shown]
   return pair && units[pair].kind === ranges[measure].kind ? pair : undefined
@@ -55,8 +98,16 @@ export function measureOfKey(key: string, circuit: 'water' | 'gas'): Measure | u
   const suffix = key.slice(key.indexOf('_') + 1)
   if (!key.includes('_')) return undefined
   const table: Record<string, Measure> = {
-    Pa: circuit === 'gas' ? 'gas-pressure' : 'water-pressure', m: 'length', K: key.startsWith('temp') || /Temp_K$/.test(key) ? 'temperature' : 'temperature-difference',
-    W: 'power', m3: 'small-volume', m3_s: circuit === 'gas' ? 'gas-flow' : 'water-flow', m_s: 'velocity', s: 'duration', J_m3: 'heating-value', m2: 'area',
+    Pa: circuit === 'gas' ? 'gas-pressure' : 'water-pressure',
+    m: 'length',
+    K: key.startsWith('temp') || /Temp_K$/.test(key) ? 'temperature' : 'temperature-difference',
+    W: 'power',
+    m3: 'small-volume',
+    m3_s: circuit === 'gas' ? 'gas-flow' : 'water-flow',
+    m_s: 'velocity',
+    s: 'duration',
+    J_m3: 'heating-value',
+    m2: 'area',
   }
   if (/bore_m$|diameter_m$/i.test(key)) return 'bore'
   if (/elevation_m$/.test(key)) return 'elevation'

@@ -6,8 +6,18 @@ import { toSi, units } from './units'
 
 /** What was made of a text. `question` is asked before an unusual value is used; it never refuses. */
 export type Parsed =
-  | { readonly outcome: 'understood'; readonly si: number; readonly unit: UnitName; readonly echo: string; readonly question?: string }
-  | { readonly outcome: 'ambiguous'; readonly says: string; readonly readings: readonly { readonly si: number; readonly text: string }[] }
+  | {
+      readonly outcome: 'understood'
+      readonly si: number
+      readonly unit: UnitName
+      readonly echo: string
+      readonly question?: string
+    }
+  | {
+      readonly outcome: 'ambiguous'
+      readonly says: string
+      readonly readings: readonly { readonly si: number; readonly text: string }[]
+    }
   | { readonly outcome: 'refused'; readonly says: string }
 
 const longestEntry = 80
@@ -18,9 +28,17 @@ const longestEntry = 80
  * Gives SI (gauge pressure stays gauge). Never throws: what it cannot read it says, with what it accepts.
  */
 export function parseQuantity(text: string, measure: Measure, shown: UnitName): Parsed {
-  const tidy = text.normalize('NFKC').replace(/[\u2212\u2013]/g, '-').replace(/[\s\u2009\u202f]+/g, ' ').trim()
+  const tidy = text
+    .normalize('NFKC')
+    .replace(/[\u2212\u2013]/g, '-')
+    .replace(/[\s\u2009\u202f]+/g, ' ')
+    .trim()
   if (tidy === '') return refused('Nothing is written here.', shown)
-  if (tidy.length > longestEntry) return refused(`That is ${tidy.length} characters long; a value and its unit fit in ${longestEntry}.`, shown)
+  if (tidy.length > longestEntry)
+    return refused(
+      `That is ${tidy.length} characters long; a value and its unit fit in ${longestEntry}.`,
+      shown,
+    )
   const parts = splitParts(tidy)
   if (!parts) return refused(`“${tidy}” does not start with a number.`, shown)
   const [first, second] = parts
@@ -35,48 +53,94 @@ export function parseQuantity(text: string, measure: Measure, shown: UnitName): 
   if (second) {
     const smaller = unitOf(second.word, measure)
     const figure = readNumber(second.digits)
-    if (ranges[measure].kind !== 'length' || !smaller || figure.length !== 1) return refused(`“${tidy}” holds two figures; only lengths may, as in 24 ft 6 in.`, shown)
+    if (ranges[measure].kind !== 'length' || !smaller || figure.length !== 1)
+      return refused(`“${tidy}” holds two figures; only lengths may, as in 24 ft 6 in.`, shown)
     extra = toSi(figure[0] ?? 0, smaller)
   }
   const [only, other] = readings.map((figure) => toSi(figure, unit) + extra)
   if (only === undefined) return refused(`“${tidy}” is not one number.`, shown)
   if (other !== undefined) {
-    const choices = readings.map((figure, index) => ({ si: index === 0 ? only : other, text: `${trimmed(figure)} ${units[unit].symbol}` }))
-    return { outcome: 'ambiguous', says: `“${first.digits}” can be read two ways: is it ${choices.map((c) => c.text).join(' or ')}?`, readings: choices }
+    const choices = readings.map((figure, index) => ({
+      si: index === 0 ? only : other,
+      text: `${trimmed(figure)} ${units[unit].symbol}`,
+    }))
+    return {
+      outcome: 'ambiguous',
+      says: `“${first.digits}” can be read two ways: is it ${choices.map((c) => c.text).join(' or ')}?`,
+      readings: choices,
+    }
   }
   return withinRange(only, measure, unit, shown)
 }
 
 /** Judges a value already in SI against what the measure can be: the same answer that typing it would give. */
-export function withinRange(si: number, measure: Measure, unit: UnitName, shown: UnitName = unit): Parsed {
+export function withinRange(
+  si: number,
+  measure: Measure,
+  unit: UnitName,
+  shown: UnitName = unit,
+): Parsed {
   const { hard, usual } = ranges[measure]
   const inShown = (value: number) => quantityIn(value, unit)
   if (!Number.isFinite(si)) return refused('That is not a finite number.', shown)
   if (si < hard[0] || si > hard[1]) {
     const below = measure === 'temperature' && si < 0 ? ' That is below absolute zero.' : ''
-    return { outcome: 'refused', says: `${quantityIn(si, unit)} cannot be.${below} Accepted: ${inShown(hard[0])} to ${inShown(hard[1])}.` }
+    return {
+      outcome: 'refused',
+      says: `${quantityIn(si, unit)} cannot be.${below} Accepted: ${inShown(hard[0])} to ${inShown(hard[1])}.`,
+    }
   }
   const second = echoUnit(measure, unit)
-  const echo = [quantityIn(si, unit), unit !== shown ? quantityIn(si, shown) : second ? quantityIn(si, second) : undefined].filter(Boolean).join(' = ')
+  const echo = [
+    quantityIn(si, unit),
+    unit !== shown ? quantityIn(si, shown) : second ? quantityIn(si, second) : undefined,
+  ]
+    .filter(Boolean)
+    .join(' = ')
   const unusual = si < usual[0] || si > usual[1]
-  return { outcome: 'understood', si, unit, echo, ...(unusual ? { question: `${echo} is unusual here: ${inShown(usual[0])} to ${inShown(usual[1])} is common. Is the unit right?` } : {}) }
+  return {
+    outcome: 'understood',
+    si,
+    unit,
+    echo,
+    ...(unusual
+      ? {
+          question: `${echo} is unusual here: ${inShown(usual[0])} to ${inShown(usual[1])} is common. Is the unit right?`,
+        }
+      : {}),
+  }
 }
 
-const refused = (what: string, shown: UnitName): Parsed =>
-  ({ outcome: 'refused', says: `${what} Write a number with a unit, such as ${example(shown)}.` })
+const refused = (what: string, shown: UnitName): Parsed => ({
+  outcome: 'refused',
+  says: `${what} Write a number with a unit, such as ${example(shown)}.`,
+})
 
 const example = (shown: UnitName): string => {
   const unit: Unit = units[shown]
-  const figures: Partial<Record<Unit['kind'], string>> = { pressure: shown === 'mbar' ? '21' : shown === 'inwc' ? '7' : shown === 'psi' ? '12' : '1.2', temperature: shown === 'F' ? '180' : '80', power: '30', length: '7.4' }
+  const figures: Partial<Record<Unit['kind'], string>> = {
+    pressure: shown === 'mbar' ? '21' : shown === 'inwc' ? '7' : shown === 'psi' ? '12' : '1.2',
+    temperature: shown === 'F' ? '180' : '80',
+    power: '30',
+    length: '7.4',
+  }
   return `${figures[unit.kind] ?? '10'} ${unit.symbol}`
 }
 
 function unknownUnit(word: string, measure: Measure, shown: UnitName): Parsed {
   const { kind } = ranges[measure]
   const elsewhere = Object.values(units).find((unit: Unit) => unit.spellings.includes(squash(word)))
-  const accepted = Object.values(units).filter((unit: Unit) => unit.kind === kind).map((unit) => unit.symbol).join(', ')
-  const what = elsewhere ? `${elsewhere.symbol} measures ${words(elsewhere.kind)}, and this is ${words(kind)}.` : `“${word}” is not a unit known here.`
-  return { outcome: 'refused', says: `${what} Accepted: ${accepted}; a bare number means ${units[shown].symbol}.` }
+  const accepted = Object.values(units)
+    .filter((unit: Unit) => unit.kind === kind)
+    .map((unit) => unit.symbol)
+    .join(', ')
+  const what = elsewhere
+    ? `${elsewhere.symbol} measures ${words(elsewhere.kind)}, and this is ${words(kind)}.`
+    : `“${word}” is not a unit known here.`
+  return {
+    outcome: 'refused',
+    says: `${what} Accepted: ${accepted}; a bare number means ${units[shown].symbol}.`,
+  }
 }
 
 const words = (kind: string) => `a ${kind.replace('-', ' ')}`
@@ -88,20 +152,27 @@ function unitOf(word: string, measure: Measure): UnitName | undefined {
   const names = Object.keys(units) as UnitName[]
   // Megapascal and megajoule differ from milli only by their capital.
   if (word.startsWith('MPa') && kind === 'pressure') return 'MPa'
-  return names.find((name) => units[name].kind === kind && (units[name].spellings as readonly string[]).includes(wanted))
+  return names.find(
+    (name) =>
+      units[name].kind === kind && (units[name].spellings as readonly string[]).includes(wanted),
+  )
 }
 
 /** `24 ft 6 in` → two parts; `12` → one part with no word. */
 function splitParts(text: string): { digits: string; word: string }[] | undefined {
   const number = String.raw`[+-]?[.,]?\d[\d .,]*(?:[eE][+-]?\d+)?`
-  const match = new RegExp(`^(${number})\\s*([^\\d+-].*?|)(?:\\s*(\\d[\\d.,]*)\\s*([^\\d]+))?$`).exec(text)
+  const match = new RegExp(
+    `^(${number})\\s*([^\\d+-].*?|)(?:\\s*(\\d[\\d.,]*)\\s*([^\\d]+))?$`,
+  ).exec(text)
   if (!match?.[1] || !/\d/.test(match[1])) return undefined
   const first = { digits: match[1].trim(), word: (match[2] ?? '').trim() }
   // A unit may itself hold a digit (`m3/h`, `in2`): then the tail belongs to it.
   if (match[3] === undefined) return [first]
   const joined = `${first.word}${match[3]}${match[4] ?? ''}`
   const isUnit = Object.values(units).some((unit: Unit) => unit.spellings.includes(squash(joined)))
-  return isUnit ? [{ digits: first.digits, word: joined }] : [first, { digits: match[3], word: (match[4] ?? '').trim() }]
+  return isUnit
+    ? [{ digits: first.digits, word: joined }]
+    : [first, { digits: match[3], word: (match[4] ?? '').trim() }]
 }
 
 /** Every number the digits may stand for: one, two when a comma is followed by exactly three digits, none when they are not a number. */
@@ -117,7 +188,9 @@ function readNumber(digits: string): number[] {
   if (commas + points === 0) return finite([scaled(mantissa)])
   if (commas === 1 && points === 0) {
     const decimal = scaled(mantissa.replace(',', '.'))
-    return /,\d{3}$/.test(mantissa) ? finite([decimal, scaled(mantissa.replace(',', ''))]) : finite([decimal])
+    return /,\d{3}$/.test(mantissa)
+      ? finite([decimal, scaled(mantissa.replace(',', ''))])
+      : finite([decimal])
   }
   if (points === 1 && commas === 0) return finite([scaled(mantissa)])
   const last = Math.max(mantissa.lastIndexOf(','), mantissa.lastIndexOf('.'))
@@ -127,7 +200,8 @@ function readNumber(digits: string): number[] {
   if (repeats && mantissa.includes(grouping)) return []
   const whole = repeats ? mantissa : mantissa.slice(0, last)
   const groups = whole.split(repeats ? mark : grouping)
-  const wellGrouped = groups.slice(1).every((group) => group.length === 3) && (groups[0] ?? '').length > 0
+  const wellGrouped =
+    groups.slice(1).every((group) => group.length === 3) && (groups[0] ?? '').length > 0
   if (!wellGrouped) return []
   return finite([scaled(`${groups.join('')}${repeats ? '' : `.${mantissa.slice(last + 1)}`}`)])
 }

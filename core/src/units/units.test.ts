@@ -13,33 +13,85 @@ const understood = (text: string, measure: Measure, shown: UnitName) => {
 }
 
 test.each<[string, Measure, UnitName, number]>([
-  ['12 psi', 'water-pressure', 'bar', 82737.0875], ['0,83 bar', 'water-pressure', 'psi', 83000], ['7 in wc', 'gas-pressure', 'mbar', 1743.62237], ['24 ft', 'length', 'm', 7.3152], ['24 ft 6 in', 'length', 'm', 7.4676],
-  ['120 F', 'temperature', 'C', 322.03889], ['-3 °C', 'temperature', 'F', 270.15], ['199 kBtu/h', 'power', 'kW', 58321.143], ['11 gpm', 'water-flow', 'Lmin', 6.939921e-4], ['4 oz/in2', 'gas-pressure', 'mbar', 1723.68932],
-  ['2.75 kPa', 'gas-pressure', 'inwc', 2750], ['1 234,5 W', 'power', 'kW', 1234.5], ['1.234,5 W', 'power', 'kW', 1234.5], ['3 imp gal', 'volume', 'L', 0.01363827], ['1e3 Pa', 'gas-pressure', 'mbar', 1000], ['0.5 m3/h', 'gas-flow', 'm3h', 1.388889e-4],
-])('%s is understood', (text, measure, shown, si) => expect(understood(text, measure, shown).si / si).toBeCloseTo(1, 6))
+  ['12 psi', 'water-pressure', 'bar', 82737.0875],
+  ['0,83 bar', 'water-pressure', 'psi', 83000],
+  ['7 in wc', 'gas-pressure', 'mbar', 1743.62237],
+  ['24 ft', 'length', 'm', 7.3152],
+  ['24 ft 6 in', 'length', 'm', 7.4676],
+  ['120 F', 'temperature', 'C', 322.03889],
+  ['-3 °C', 'temperature', 'F', 270.15],
+  ['199 kBtu/h', 'power', 'kW', 58321.143],
+  ['11 gpm', 'water-flow', 'Lmin', 6.939921e-4],
+  ['4 oz/in2', 'gas-pressure', 'mbar', 1723.68932],
+  ['2.75 kPa', 'gas-pressure', 'inwc', 2750],
+  ['1 234,5 W', 'power', 'kW', 1234.5],
+  ['1.234,5 W', 'power', 'kW', 1234.5],
+  ['3 imp gal', 'volume', 'L', 0.01363827],
+  ['1e3 Pa', 'gas-pressure', 'mbar', 1000],
+  ['0.5 m3/h', 'gas-flow', 'm3h', 1.388889e-4],
+])('%s is understood', (text, measure, shown, si) =>
+  expect(understood(text, measure, shown).si / si).toBeCloseTo(1, 6),
+)
 
-test('a bare number takes the unit shown', () => expect(understood('21', 'gas-pressure', 'mbar').si).toBe(2100))
-test('the echo says it in a second unit', () => expect(understood('12 psi', 'water-pressure', 'psi').echo).toBe('12.0\u00a0psi = 0.83\u00a0bar'))
+test('a bare number takes the unit shown', () =>
+  expect(understood('21', 'gas-pressure', 'mbar').si).toBe(2100))
+test('the echo says it in a second unit', () =>
+  expect(understood('12 psi', 'water-pressure', 'psi').echo).toBe('12.0\u00a0psi = 0.83\u00a0bar'))
 test('a comma before exactly three digits is offered both ways', () => {
   const parsed = parseQuantity('1,200 kW', 'power', 'kW')
-  expect(parsed).toMatchObject({ outcome: 'ambiguous', readings: [{ si: 1200 }, { si: 1_200_000 }] })
-})
-test.each([['abc', 'length'], ['', 'length'], ['-5 m', 'length'], ['-300 C', 'temperature'], ['1e9', 'length'], ['12 psi', 'length'], ['1..2', 'length'], ['1 2 m', 'length'], ['12 bananas', 'length'], ['9'.repeat(200), 'length'], ['½ in', 'length'], ['NaN', 'power'], ['∞', 'power']] as [string, Measure][])(
-  '%s is refused as a %s with a sentence', (text, measure) => {
-    const parsed = parseQuantity(text, measure, 'm')
-    expect(parsed.outcome).toBe('refused')
-    expect('says' in parsed && parsed.says).toMatch(/\.$/)
+  expect(parsed).toMatchObject({
+    outcome: 'ambiguous',
+    readings: [{ si: 1200 }, { si: 1_200_000 }],
   })
-test('absolute zero is named', () => expect(parseQuantity('-300 C', 'temperature', 'C')).toMatchObject({ says: expect.stringContaining('absolute zero') }))
-test('an unusual value is a question, not a refusal', () => expect(understood('3 bar', 'gas-pressure', 'mbar').question).toMatch(/unit right\?/))
-test('it answers any text at once, and never throws', () => fc.assert(fc.property(fc.string({ maxLength: 120 }), fc.constantFrom(...(Object.keys(ranges) as Measure[])), (text, measure) => {
-  const outcome = parseQuantity(text, measure, 'mbar').outcome
-  expect(['understood', 'ambiguous', 'refused']).toContain(outcome)
-}), { numRuns: 2000 }))
+})
+test.each([
+  ['abc', 'length'],
+  ['', 'length'],
+  ['-5 m', 'length'],
+  ['-300 C', 'temperature'],
+  ['1e9', 'length'],
+  ['12 psi', 'length'],
+  ['1..2', 'length'],
+  ['1 2 m', 'length'],
+  ['12 bananas', 'length'],
+  ['9'.repeat(200), 'length'],
+  ['½ in', 'length'],
+  ['NaN', 'power'],
+  ['∞', 'power'],
+] as [string, Measure][])('%s is refused as a %s with a sentence', (text, measure) => {
+  const parsed = parseQuantity(text, measure, 'm')
+  expect(parsed.outcome).toBe('refused')
+  expect('says' in parsed && parsed.says).toMatch(/\.$/)
+})
+test('absolute zero is named', () =>
+  expect(parseQuantity('-300 C', 'temperature', 'C')).toMatchObject({
+    says: expect.stringContaining('absolute zero'),
+  }))
+test('an unusual value is a question, not a refusal', () =>
+  expect(understood('3 bar', 'gas-pressure', 'mbar').question).toMatch(/unit right\?/))
+test('it answers any text at once, and never throws', () =>
+  fc.assert(
+    fc.property(
+      fc.string({ maxLength: 120 }),
+      fc.constantFrom(...(Object.keys(ranges) as Measure[])),
+      (text, measure) => {
+        const outcome = parseQuantity(text, measure, 'mbar').outcome
+        expect(['understood', 'ambiguous', 'refused']).toContain(outcome)
+      },
+    ),
+    { numRuns: 2000 },
+  ))
 
-test('there and back is the identity in every unit', () => fc.assert(fc.property(fc.constantFrom(...(Object.keys(units) as UnitName[])), fc.double({ min: -1e4, max: 1e4, noNaN: true }), (name, figure) => {
-  expect(fromSi(toSi(figure, name), name)).toBeCloseTo(figure, 6)
-})))
+test('there and back is the identity in every unit', () =>
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...(Object.keys(units) as UnitName[])),
+      fc.double({ min: -1e4, max: 1e4, noNaN: true }),
+      (name, figure) => {
+        expect(fromSi(toSi(figure, name), name)).toBeCloseTo(figure, 6)
+      },
+    ),
+  ))
 // Domain section 6: 2 psi is 55.4 in wc, 7 in wc 17.4 mbar, 150 psi 10.3 bar, 210 F 98.9 C.
 test('the traps of the trade come out right', () => {
   expect(fromSi(toSi(2, 'psi'), 'inwc')).toBeCloseTo(55.4, 1)

@@ -19,8 +19,19 @@ export const standardAtmosphere_Pa = 101325
 
 /** What a figure measures: decides which units it can be written in. */
 export type Kind =
-  | 'pressure' | 'length' | 'temperature' | 'temperature-difference' | 'power' | 'volume' | 'flow' | 'velocity'
-  | 'duration' | 'ratio' | 'heating-value' | 'area' | 'hardness'
+  | 'pressure'
+  | 'length'
+  | 'temperature'
+  | 'temperature-difference'
+  | 'power'
+  | 'volume'
+  | 'flow'
+  | 'velocity'
+  | 'duration'
+  | 'ratio'
+  | 'heating-value'
+  | 'area'
+  | 'hardness'
 
 export interface Unit {
   readonly kind: Kind
@@ -35,8 +46,21 @@ export interface Unit {
   readonly decimals: number
 }
 
-const unit = (kind: Kind, symbol: string, factor: number, decimals: number, spellings: readonly string[], offset?: number): Unit =>
-  ({ kind, symbol, factor, decimals, spellings, ...(offset === undefined ? {} : { offset }) })
+const unit = (
+  kind: Kind,
+  symbol: string,
+  factor: number,
+  decimals: number,
+  spellings: readonly string[],
+  offset?: number,
+): Unit => ({
+  kind,
+  symbol,
+  factor,
+  decimals,
+  spellings,
+  ...(offset === undefined ? {} : { offset }),
+})
 
 export const units = {
   Pa: unit('pressure', 'Pa', 1, 0, ['pa', 'pascal', 'pascals']),
@@ -44,7 +68,17 @@ export const units = {
   mbar: unit('pressure', 'mbar', 100, 2, ['mbar', 'mb', 'millibar', 'hpa']),
   bar: unit('pressure', 'bar', 1e5, 2, ['bar', 'bars', 'barg', 'bar(g)']),
   psi: unit('pressure', 'psi', psi_Pa, 1, ['psi', 'psig', 'lb/in2', 'lbs']),
-  inwc: unit('pressure', 'in wc', inchWater_Pa, 2, ['inwc', 'inwg', 'inh2o', '"wc', '"wg', 'inwatercolumn', 'inchwc', 'incheswc', 'wc']),
+  inwc: unit('pressure', 'in wc', inchWater_Pa, 2, [
+    'inwc',
+    'inwg',
+    'inh2o',
+    '"wc',
+    '"wg',
+    'inwatercolumn',
+    'inchwc',
+    'incheswc',
+    'wc',
+  ]),
   ozIn2: unit('pressure', 'oz/in²', psi_Pa / 16, 1, ['oz/in2', 'osi', 'ozin2']),
   mH2O: unit('pressure', 'm head', 9806.65, 1, ['mhead', 'mh2o', 'mwc', 'mwg']),
   ftH2O: unit('pressure', 'ft head', 2989.0669, 1, ['fthead', 'fth2o', 'ftwc']),
@@ -55,19 +89,44 @@ export const units = {
   in: unit('length', 'in', inch_m, 2, ['in', 'inch', 'inches', '"', '″']),
   ft: unit('length', 'ft', foot_m, 1, ['ft', 'foot', 'feet', "'", '′']),
   C: unit('temperature', '°C', 1, 0, ['c', '°c', 'degc', 'celsius', 'degreesc'], zeroCelsius_K),
-  F: unit('temperature', '°F', 5 / 9, 0, ['f', '°f', 'degf', 'fahrenheit', 'degreesf'], zeroCelsius_K - 160 / 9),
+  F: unit(
+    'temperature',
+    '°F',
+    5 / 9,
+    0,
+    ['f', '°f', 'degf', 'fahrenheit', 'degreesf'],
+    zeroCelsius_K - 160 / 9,
+  ),
   kelvin: unit('temperature', 'K', 1, 1, ['k', 'kelvin']),
   K: unit('temperature-difference', 'K', 1, 1, ['k', 'c', '°c']),
   Fdiff: unit('temperature-difference', '°F', 5 / 9, 1, ['f', '°f']),
   W: unit('power', 'W', 1, 0, ['w', 'watt', 'watts']),
   kW: unit('power', 'kW', 1000, 1, ['kw', 'kilowatt', 'kilowatts']),
-  kBtuH: unit('power', 'kBtu/h', btu_J / 3.6, 1, ['kbtu/h', 'kbtuh', 'mbh', 'kbtu', 'thousandbtu/h']),
+  kBtuH: unit('power', 'kBtu/h', btu_J / 3.6, 1, [
+    'kbtu/h',
+    'kbtuh',
+    'mbh',
+    'kbtu',
+    'thousandbtu/h',
+  ]),
   BtuH: unit('power', 'Btu/h', btu_J / 3600, 0, ['btu/h', 'btuh', 'btu', 'btu/hr']),
   MJh: unit('power', 'MJ/h', 1e6 / 3600, 0, ['mj/h', 'mjh', 'mj/hr', 'mj']),
   L: unit('volume', 'L', 0.001, 1, ['l', 'litre', 'litres', 'liter', 'liters', 'ltr']),
   m3: unit('volume', 'm³', 1, 3, ['m3', 'm³']),
-  usGal: unit('volume', 'US gal', usGallon_m3, 1, ['gal', 'usgal', 'usgallon', 'gallon', 'gallons', 'usgallons']),
-  impGal: unit('volume', 'imp gal', imperialGallon_m3, 1, ['impgal', 'ukgal', 'imperialgallon', 'imperialgallons']),
+  usGal: unit('volume', 'US gal', usGallon_m3, 1, [
+    'gal',
+    'usgal',
+    'usgallon',
+    'gallon',
+    'gallons',
+    'usgallons',
+  ]),
+  impGal: unit('volume', 'imp gal', imperialGallon_m3, 1, [
+    'impgal',
+    'ukgal',
+    'imperialgallon',
+    'imperialgallons',
+  ]),
   ft3: unit('volume', 'ft³', cubicFoot_m3, 2, ['ft3', 'ft³', 'cuft', 'cf']),
   m3s: unit('flow', 'm³/s', 1, 6, ['m3/s', 'm³/s']),
   m3h: unit('flow', 'm³/h', 1 / 3600, 2, ['m3/h', 'm³/h', 'm3h']),
@@ -89,7 +148,11 @@ export const units = {
   mgL: unit('hardness', 'mg/L', 0.001, 0, ['mg/l', 'ppm']),
   gpg: unit('hardness', 'gpg', 0.01711806, 1, ['gpg', 'gr/gal', 'gr/usgal', 'grains']),
   dH: unit('hardness', '°dH', 0.017848, 1, ['dh', '°dh']),
-  BtuFt3: unit('heating-value', 'Btu/ft³', btu_J / cubicFoot_m3, 0, ['btu/ft3', 'btu/ft³', 'btu/cf']),
+  BtuFt3: unit('heating-value', 'Btu/ft³', btu_J / cubicFoot_m3, 0, [
+    'btu/ft3',
+    'btu/ft³',
+    'btu/cf',
+  ]),
 } as const satisfies Record<string, Unit>
 
 export type UnitName = keyof typeof units

@@ -13,8 +13,17 @@ export interface ForecastInputs {
 }
 
 /** Water standing in the vessels at a pressure, m³: none in one whose charge is above it. Isothermal gas. Source: sources.gasLaw. */
-export const waterHeld_m3 = (vessels: readonly ChargedVessel[], gauge_Pa: number, atmosphere_Pa: number): number =>
-  vessels.reduce((sum, { volume_m3, chargeGauge_Pa }) => sum + Math.max(0, volume_m3 * (1 - (chargeGauge_Pa + atmosphere_Pa) / (gauge_Pa + atmosphere_Pa))), 0)
+export const waterHeld_m3 = (
+  vessels: readonly ChargedVessel[],
+  gauge_Pa: number,
+  atmosphere_Pa: number,
+): number =>
+  vessels.reduce(
+    (sum, { volume_m3, chargeGauge_Pa }) =>
+      sum +
+      Math.max(0, volume_m3 * (1 - (chargeGauge_Pa + atmosphere_Pa) / (gauge_Pa + atmosphere_Pa))),
+    0,
+  )
 
 /** Hot pressure of vessels that share a circuit, each with its own charge, or that no air would be left. */
 export type Forecast =
@@ -25,7 +34,12 @@ export type Forecast =
  * Pressure when the expansion has gone into the vessels: water held hot = water held cold + expansion, solved by bisection to 0.01 Pa.
  * Gauge in and out, absolute inside. Volumes above 0; a fill below every charge finds no water in the vessel cold. Source: sources.gasLaw.
  */
-export function forecastHotPressure({ vessels, fillGauge_Pa, expansion_m3, atmosphere_Pa }: ForecastInputs): Forecast {
+export function forecastHotPressure({
+  vessels,
+  fillGauge_Pa,
+  expansion_m3,
+  atmosphere_Pa,
+}: ForecastInputs): Forecast {
   const total_m3 = vessels.reduce((sum, vessel) => sum + vessel.volume_m3, 0)
   const coldWater_m3 = waterHeld_m3(vessels, fillGauge_Pa, atmosphere_Pa)
   const hotWater_m3 = coldWater_m3 + Math.max(0, expansion_m3)
@@ -45,8 +59,20 @@ export function forecastHotPressure({ vessels, fillGauge_Pa, expansion_m3, atmos
  * A vessel's share expressed as volume at a common charge: what it takes in between that charge and the final pressure.
  * Vessels simply add when their charges agree. Gauge pressures, final above common charge. Source: sources.gasLaw.
  */
-export function volumeAtCharge_m3(vessel: ChargedVessel, common: { readonly chargeGauge_Pa: number; readonly finalGauge_Pa: number; readonly atmosphere_Pa: number }): number {
+export function volumeAtCharge_m3(
+  vessel: ChargedVessel,
+  common: {
+    readonly chargeGauge_Pa: number
+    readonly finalGauge_Pa: number
+    readonly atmosphere_Pa: number
+  },
+): number {
   const held = (gauge_Pa: number) => waterHeld_m3([vessel], gauge_Pa, common.atmosphere_Pa)
   const taken_m3 = held(common.finalGauge_Pa) - held(common.chargeGauge_Pa)
-  return taken_m3 / (1 - (common.chargeGauge_Pa + common.atmosphere_Pa) / (common.finalGauge_Pa + common.atmosphere_Pa))
+  return (
+    taken_m3 /
+    (1 -
+      (common.chargeGauge_Pa + common.atmosphere_Pa) /
+        (common.finalGauge_Pa + common.atmosphere_Pa))
+  )
 }

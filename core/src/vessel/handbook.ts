@@ -17,19 +17,42 @@ export interface HandbookInputs {
 export function netExpansion_m3(inputs: HandbookInputs): number {
   const cold = inputs.coldVolume_m3_kg ?? saturatedLiquid(inputs.fillTemp_K).specificVolume_m3_kg
   const hot = inputs.hotVolume_m3_kg ?? saturatedLiquid(inputs.maxTemp_K).specificVolume_m3_kg
-  return inputs.system_m3 * (hot / cold - 1 - 3 * inputs.pipeExpansion_1_K * (inputs.maxTemp_K - inputs.fillTemp_K))
+  return (
+    inputs.system_m3 *
+    (hot / cold - 1 - 3 * inputs.pipeExpansion_1_K * (inputs.maxTemp_K - inputs.fillTemp_K))
+  )
 }
 
 /** Share of a diaphragm tank that can hold water, from absolute pressures. Source: sources.handbookTank. */
-export const acceptanceFactor = ({ minAbs_Pa, maxAbs_Pa }: { readonly minAbs_Pa: number; readonly maxAbs_Pa: number }): number => 1 - minAbs_Pa / maxAbs_Pa
+export const acceptanceFactor = ({
+  minAbs_Pa,
+  maxAbs_Pa,
+}: {
+  readonly minAbs_Pa: number
+  readonly maxAbs_Pa: number
+}): number => 1 - minAbs_Pa / maxAbs_Pa
 
 /** Diaphragm tank, m³, from absolute pressures; undefined when the greatest is not above the least. Source: sources.handbookTank. */
-export function diaphragmTank_m3(net_m3: number, pressures: { readonly minAbs_Pa: number; readonly maxAbs_Pa: number }): number | undefined {
-  return pressures.maxAbs_Pa <= pressures.minAbs_Pa ? undefined : net_m3 / acceptanceFactor(pressures)
+export function diaphragmTank_m3(
+  net_m3: number,
+  pressures: { readonly minAbs_Pa: number; readonly maxAbs_Pa: number },
+): number | undefined {
+  return pressures.maxAbs_Pa <= pressures.minAbs_Pa
+    ? undefined
+    : net_m3 / acceptanceFactor(pressures)
 }
 
 /** Plain steel tank with air on the water, shut at `atmosphere_Pa`, m³, from absolute pressures. Source: sources.handbookTank. */
-export function closedAirTank_m3(net_m3: number, pressures: { readonly minAbs_Pa: number; readonly maxAbs_Pa: number; readonly atmosphere_Pa: number }): number | undefined {
+export function closedAirTank_m3(
+  net_m3: number,
+  pressures: {
+    readonly minAbs_Pa: number
+    readonly maxAbs_Pa: number
+    readonly atmosphere_Pa: number
+  },
+): number | undefined {
   const { minAbs_Pa, maxAbs_Pa, atmosphere_Pa } = pressures
-  return maxAbs_Pa <= minAbs_Pa ? undefined : net_m3 / (atmosphere_Pa / minAbs_Pa - atmosphere_Pa / maxAbs_Pa)
+  return maxAbs_Pa <= minAbs_Pa
+    ? undefined
+    : net_m3 / (atmosphere_Pa / minAbs_Pa - atmosphere_Pa / maxAbs_Pa)
 }

@@ -19,19 +19,54 @@ let count = 0
 const act = (by = 'lead') => ({ id: `action-${String(++count).padStart(6, '0')}`, by })
 
 const open = async (gaugePort?: number) => {
-  const opened = await buildApp({ dataFolder: folder, clock, ...(gaugePort ? { gauges: [{ id: 'g', name: 'Gauge', host: '127.0.0.1', port: gaugePort }] } : {}) })
+  const opened = await buildApp({
+    dataFolder: folder,
+    clock,
+    ...(gaugePort
+      ? { gauges: [{ id: 'g', name: 'Gauge', host: '127.0.0.1', port: gaugePort }] }
+      : {}),
+  })
   await opened.people.add(people)
   return opened
 }
-beforeEach(async () => { folder = mkdtempSync(join(tmpdir(), 'hestian-')); app = await open() })
-afterEach(async () => { await app.http.close(); rmSync(folder, { recursive: true }) })
+beforeEach(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'hestian-'))
+  app = await open()
+})
+afterEach(async () => {
+  await app.http.close()
+  rmSync(folder, { recursive: true })
+})
 
 const send = async (method: 'GET' | 'POST' | 'PUT', url: string, body?: unknown) => {
-  const answer = await app.http.inject({ method, url: `/api${url}`, ...(body === undefined ? {} : { payload: body as object }) })
-  return { status: answer.statusCode, body: (answer.headers['content-type']?.toString().includes('json') ? answer.json() : undefined) as Record<string, unknown> & { says?: string; code?: string }, raw: answer.rawPayload }
+  const answer = await app.http.inject({
+    method,
+    url: `/api${url}`,
+    ...(body === undefined ? {} : { payload: body as object }),
+  })
+  return {
+    status: answer.statusCode,
+    body: (answer.headers['content-type']?.toString().includes('json')
+      ? answer.json()
+      : undefined) as Record<string, unknown> & { says?: string; code?: string },
+    raw: answer.rawPayload,
+  }
 }
-const newJob = async (id = 'job-one') => (await send('POST', '/jobs', { id, name: 'A house', address: '', practice: 'uk-ireland', by: 'lead' })).body as unknown as JobState
-const load = async (name: keyof ReturnType<typeof demoJobs>) => { const file = demoJobs()[name] as JobFile; await send('POST', '/import', file); return file }
+const newJob = async (id = 'job-one') =>
+  (
+    await send('POST', '/jobs', {
+      id,
+      name: 'A house',
+      address: '',
+      practice: 'uk-ireland',
+      by: 'lead',
+    })
+  ).body as unknown as JobState
+const load = async (name: keyof ReturnType<typeof demoJobs>) => {
+  const file = demoJobs()[name] as JobFile
+  await send('POST', '/import', file)
+  return file
+}
 
 describe('a job', () => {
   test('is made once, however often it is sent', async () => {
@@ -41,17 +76,50 @@ describe('a job', () => {
     expect((await send('GET', '/jobs')).body).toMatchObject({ total: 1, jobs: 1 })
   })
   test('cannot be made without a name, or by nobody', async () => {
-    expect(await send('POST', '/jobs', { id: 'x', name: ' ', address: '', practice: 'uk-ireland', by: 'lead' })).toMatchObject({ status: 400, body: { code: 'not-understood', says: expect.stringContaining('name') } })
-    expect(await send('POST', '/jobs', { id: 'x', name: 'A', address: '', practice: 'uk-ireland', by: 'ghost' })).toMatchObject({ status: 400, body: { code: 'no-such-person' } })
+    expect(
+      await send('POST', '/jobs', {
+        id: 'x',
+        name: ' ',
+        address: '',
+        practice: 'uk-ireland',
+        by: 'lead',
+      }),
+    ).toMatchObject({
+      status: 400,
+      body: { code: 'not-understood', says: expect.stringContaining('name') },
+    })
+    expect(
+      await send('POST', '/jobs', {
+        id: 'x',
+        name: 'A',
+        address: '',
+        practice: 'uk-ireland',
+        by: 'ghost',
+      }),
+    ).toMatchObject({ status: 400, body: { code: 'no-such-person' } })
   })
   test('saves its draft, and refuses a stale save with what is here now', async () => {
     const job = await newJob()
     const mine = { ...job.document, site: { ...job.document.site, notes: 'mine' } }
     const theirs = { ...job.document, site: { ...job.document.site, notes: 'theirs' } }
-    expect(await send('PUT', '/jobs/job-one/draft', { document: theirs, saveNumber: 1, by: 'lead' })).toMatchObject({ status: 200, body: { saveNumber: 2 } })
-    const refused = await send('PUT', '/jobs/job-one/draft', { document: mine, saveNumber: 1, by: 'lead' })
-    expect(refused).toMatchObject({ status: 409, body: { code: 'stale-save', current: { saveNumber: 2, document: { site: { notes: 'theirs' } } } } })
-    expect(await send('PUT', '/jobs/job-one/draft', { document: theirs, saveNumber: 1, by: 'lead' })).toMatchObject({ status: 200, body: { saveNumber: 2 } })
+    expect(
+      await send('PUT', '/jobs/job-one/draft', { document: theirs, saveNumber: 1, by: 'lead' }),
+    ).toMatchObject({ status: 200, body: { saveNumber: 2 } })
+    const refused = await send('PUT', '/jobs/job-one/draft', {
+      document: mine,
+      saveNumber: 1,
+      by: 'lead',
+    })
+    expect(refused).toMatchObject({
+      status: 409,
+      body: {
+        code: 'stale-save',
+        current: { saveNumber: 2, document: { site: { notes: 'theirs' } } },
+      },
+    })
+    expect(
+      await send('PUT', '/jobs/job-one/draft', { document: theirs, saveNumber: 1, by: 'lead' }),
+    ).toMatchObject({ status: 200, body: { saveNumber: 2 } })
   })
   test('is still there after the server was opened again', async () => {
     await newJob()
@@ -63,14 +131,88 @@ describe('a job', () => {
 
 describe('wrong input gets a sentence and never a 500', () => {
   test.each<[string, 'GET' | 'POST' | 'PUT', string, unknown]>([
-    ['no such job', 'GET', '/jobs/nowhere', undefined], ['no such address', 'GET', '/nothing/here', undefined], ['a text for a body', 'POST', '/jobs', 'hello'], ['a number for a body', 'POST', '/jobs', 5], ['an empty body', 'POST', '/jobs', {}],
-    ['a job file that is not one', 'POST', '/import', { hello: 'there' }], ['a job file that is a list', 'POST', '/import', []], ['an id with a path in it', 'GET', '/jobs/..%2f..%2fetc', undefined],
-    ['a name of two megabytes', 'POST', '/jobs', { id: 'big', name: 'x'.repeat(2_000_000), address: '', practice: 'uk-ireland', by: 'lead' }],
-    ['a document with -300 °C', 'PUT', '/jobs/job-one/draft', { document: { ...blankDocument({ name: 'A', address: '', practice: 'uk-ireland' }), survey: { ...blankDocument({ name: 'A', address: '', practice: 'uk-ireland' }).survey, fillTemp_K: { value: -26.85, basis: 'read', from: '' } } }, saveNumber: 1, by: 'lead' }],
-    ['a negative save number', 'PUT', '/jobs/job-one/draft', { document: blankDocument({ name: 'A', address: '', practice: 'uk-ireland' }), saveNumber: -1, by: 'lead' }],
-    ['a step that does not exist', 'POST', '/jobs/job-one/steps/nonsense/sign', { id: 'action-x1', by: 'lead' }], ['a signature on an empty job', 'POST', '/jobs/job-one/signatures', { id: 'action-x2', by: 'lead', typedName: 'Lead Person' }],
-    ['a test without a design', 'POST', '/jobs/job-one/tests', { id: 'action-x3', testId: 'test-0001', by: 'lead', how: { reading: 'typed', kind: 'digital', resolution_Pa: 10, instrument: '', from_ms: 0 }, prepared: [], off: [] }],
-    ['a forged signature record', 'POST', '/jobs/job-one/records', { id: 'action-x4', by: 'lead', at: '2026-11-24T09:00:00.000Z', body: { kind: 'signature', typedName: 'Lead Person', revision: 'A', restsOn: '', ticketsHeld: [] } }],
+    ['no such job', 'GET', '/jobs/nowhere', undefined],
+    ['no such address', 'GET', '/nothing/here', undefined],
+    ['a text for a body', 'POST', '/jobs', 'hello'],
+    ['a number for a body', 'POST', '/jobs', 5],
+    ['an empty body', 'POST', '/jobs', {}],
+    ['a job file that is not one', 'POST', '/import', { hello: 'there' }],
+    ['a job file that is a list', 'POST', '/import', []],
+    ['an id with a path in it', 'GET', '/jobs/..%2f..%2fetc', undefined],
+    [
+      'a name of two megabytes',
+      'POST',
+      '/jobs',
+      { id: 'big', name: 'x'.repeat(2_000_000), address: '', practice: 'uk-ireland', by: 'lead' },
+    ],
+    [
+      'a document with -300 °C',
+      'PUT',
+      '/jobs/job-one/draft',
+      {
+        document: {
+          ...blankDocument({ name: 'A', address: '', practice: 'uk-ireland' }),
+          survey: {
+            ...blankDocument({ name: 'A', address: '', practice: 'uk-ireland' }).survey,
+            fillTemp_K: { value: -26.85, basis: 'read', from: '' },
+          },
+        },
+        saveNumber: 1,
+        by: 'lead',
+      },
+    ],
+    [
+      'a negative save number',
+      'PUT',
+      '/jobs/job-one/draft',
+      {
+        document: blankDocument({ name: 'A', address: '', practice: 'uk-ireland' }),
+        saveNumber: -1,
+        by: 'lead',
+      },
+    ],
+    [
+      'a step that does not exist',
+      'POST',
+      '/jobs/job-one/steps/nonsense/sign',
+      { id: 'action-x1', by: 'lead' },
+    ],
+    [
+      'a signature on an empty job',
+      'POST',
+      '/jobs/job-one/signatures',
+      { id: 'action-x2', by: 'lead', typedName: 'Lead Person' },
+    ],
+    [
+      'a test without a design',
+      'POST',
+      '/jobs/job-one/tests',
+      {
+        id: 'action-x3',
+        testId: 'test-0001',
+        by: 'lead',
+        how: { reading: 'typed', kind: 'digital', resolution_Pa: 10, instrument: '', from_ms: 0 },
+        prepared: [],
+        off: [],
+      },
+    ],
+    [
+      'a forged signature record',
+      'POST',
+      '/jobs/job-one/records',
+      {
+        id: 'action-x4',
+        by: 'lead',
+        at: '2026-11-24T09:00:00.000Z',
+        body: {
+          kind: 'signature',
+          typedName: 'Lead Person',
+          revision: 'A',
+          restsOn: '',
+          ticketsHeld: [],
+        },
+      },
+    ],
   ])('%s', async (_, method, url, body) => {
     await newJob()
     const answer = await send(method, url, body)
@@ -79,27 +221,53 @@ describe('wrong input gets a sentence and never a 500', () => {
     expect(answer.body.says).toMatch(/\S.*[.?]$/)
   })
   test('a body that is not JSON', async () => {
-    const answer = await app.http.inject({ method: 'POST', url: '/api/jobs', payload: '{"id": ', headers: { 'content-type': 'application/json' } })
+    const answer = await app.http.inject({
+      method: 'POST',
+      url: '/api/jobs',
+      payload: '{"id": ',
+      headers: { 'content-type': 'application/json' },
+    })
     expect(answer.statusCode).toBe(400)
     expect(answer.json()).toMatchObject({ code: 'not-understood' })
   })
 })
 
 describe('records', () => {
-  const reading = (id: string, si = 1) => ({ id, by: 'lead', at: '2026-11-24T09:00:00.000Z', body: { kind: 'reading', field: 'survey.elevation_m', si, typed: '1 m', basis: 'read', instrument: 'map' } })
+  const reading = (id: string, si = 1) => ({
+    id,
+    by: 'lead',
+    at: '2026-11-24T09:00:00.000Z',
+    body: {
+      kind: 'reading',
+      field: 'survey.elevation_m',
+      si,
+      typed: '1 m',
+      basis: 'read',
+      instrument: 'map',
+    },
+  })
   test('a record sent twice is stored once; the same id with other contents is refused', async () => {
     await newJob()
     expect((await send('POST', '/jobs/job-one/records', reading('reading-01'))).status).toBe(201)
     expect((await send('POST', '/jobs/job-one/records', reading('reading-01'))).status).toBe(201)
-    expect(await send('POST', '/jobs/job-one/records', reading('reading-01', 2))).toMatchObject({ status: 409, body: { code: 'different-record' } })
-    expect(((await send('GET', '/jobs/job-one')).body as unknown as JobState).records).toHaveLength(1)
+    expect(await send('POST', '/jobs/job-one/records', reading('reading-01', 2))).toMatchObject({
+      status: 409,
+      body: { code: 'different-record' },
+    })
+    expect(((await send('GET', '/jobs/job-one')).body as unknown as JobState).records).toHaveLength(
+      1,
+    )
   })
   test('the database itself refuses to change or delete what was recorded', async () => {
     await newJob()
     await send('POST', '/jobs/job-one/records', reading('reading-01'))
     await app.http.close()
     // eslint-disable-next-line @typescript-eslint/no-require-imports -- opened behind the app's back on purpose
-    const Database = require('better-sqlite3') as new (path: string) => { exec: (sql: string) => void; pragma: (text: string) => unknown; close: () => void }
+    const Database = require('better-sqlite3') as new (path: string) => {
+      exec: (sql: string) => void
+      pragma: (text: string) => unknown
+      close: () => void
+    }
     const raw = new Database(join(folder, 'hestian.sqlite'))
     expect(() => raw.exec("UPDATE record SET body = '{}'")).toThrow(/append-only/)
     expect(() => raw.exec('DELETE FROM record')).toThrow(/append-only/)
@@ -114,24 +282,52 @@ describe('a commissioning job', () => {
     await load('saltbush-ferry')
     const url = '/jobs/saltbush-ferry'
     const at = async () => (await send('GET', url)).body as unknown as JobState
-    for (const guard of ['run']) await send('POST', `${url}/steps/tap-temp/guards`, { ...act(), guardId: guard })
-    expect(await send('POST', `${url}/steps/tap-temp/sign`, act())).toMatchObject({ status: 400, body: { code: 'reading-missing' } })
+    for (const guard of ['run'])
+      await send('POST', `${url}/steps/tap-temp/guards`, { ...act(), guardId: guard })
+    expect(await send('POST', `${url}/steps/tap-temp/sign`, act())).toMatchObject({
+      status: 400,
+      body: { code: 'reading-missing' },
+    })
     const twice = { ...act(), reading: { si: 322.15, typed: '49 C' } }
     expect((await send('POST', `${url}/steps/tap-temp/sign`, twice)).status).toBe(201)
     expect((await send('POST', `${url}/steps/tap-temp/sign`, twice)).status).toBe(201)
-    for (const guardId of ['dial', 'told']) await send('POST', `${url}/steps/explain/guards`, { ...act(), guardId })
+    for (const guardId of ['dial', 'told'])
+      await send('POST', `${url}/steps/explain/guards`, { ...act(), guardId })
     expect((await send('POST', `${url}/steps/explain/sign`, act())).status).toBe(201)
-    expect(await send('POST', `${url}/signatures`, { ...act(), typedName: 'Lead Person' })).toMatchObject({ status: 409, body: { code: 'cannot-sign' } })
-    expect(await send('POST', `${url}/proofs`, { ...act('apprentice'), sheet: 'steps' })).toMatchObject({ status: 403, body: { code: 'ticket-missing' } })
+    expect(
+      await send('POST', `${url}/signatures`, { ...act(), typedName: 'Lead Person' }),
+    ).toMatchObject({ status: 409, body: { code: 'cannot-sign' } })
+    expect(
+      await send('POST', `${url}/proofs`, { ...act('apprentice'), sheet: 'steps' }),
+    ).toMatchObject({ status: 403, body: { code: 'ticket-missing' } })
     expect((await send('POST', `${url}/proofs`, { ...act(), sheet: 'steps' })).status).toBe(201)
-    expect(await send('POST', `${url}/signatures`, { ...act('apprentice'), typedName: 'Apprentice Person' })).toMatchObject({ status: 403 })
-    expect(await send('POST', `${url}/signatures`, { ...act(), typedName: 'Somebody Else' })).toMatchObject({ status: 400 })
+    expect(
+      await send('POST', `${url}/signatures`, {
+        ...act('apprentice'),
+        typedName: 'Apprentice Person',
+      }),
+    ).toMatchObject({ status: 403 })
+    expect(
+      await send('POST', `${url}/signatures`, { ...act(), typedName: 'Somebody Else' }),
+    ).toMatchObject({ status: 400 })
     const signing = { ...act(), typedName: 'lead person' }
-    expect(await send('POST', `${url}/signatures`, signing)).toMatchObject({ status: 201, body: { letter: 'A' } })
-    expect(await send('POST', `${url}/signatures`, signing)).toMatchObject({ status: 201, body: { letter: 'A' } })
+    expect(await send('POST', `${url}/signatures`, signing)).toMatchObject({
+      status: 201,
+      body: { letter: 'A' },
+    })
+    expect(await send('POST', `${url}/signatures`, signing)).toMatchObject({
+      status: 201,
+      body: { letter: 'A' },
+    })
     const signed = await at()
     expect(signed.frozen).toBe('A')
-    expect(await send('PUT', `${url}/draft`, { document: signed.document, saveNumber: signed.saveNumber, by: 'lead' })).toMatchObject({ status: 409, body: { code: 'frozen' } })
+    expect(
+      await send('PUT', `${url}/draft`, {
+        document: signed.document,
+        saveNumber: signed.saveNumber,
+        by: 'lead',
+      }),
+    ).toMatchObject({ status: 409, body: { code: 'frozen' } })
     expect((await send('POST', `${url}/revisions`, act())).status).toBe(201)
     expect((await at()).frozen).toBeNull()
     expect((await send('GET', `${url}/revisions/A`)).body.signed).toBe(true)
@@ -146,16 +342,22 @@ describe('a commissioning job', () => {
 })
 
 describe('export and import', () => {
-  test.each(['kestrel-weir', 'juniper-ridge', 'saltbush-ferry'] as const)('%s goes out and comes in without loss', async (name) => {
-    await load(name)
-    const out = (await send('GET', `/jobs/${name}/export`)).body
-    expect(await send('POST', '/import', out)).toMatchObject({ status: 409, body: { code: 'already-here' } })
-    await app.http.close()
-    rmSync(folder, { recursive: true })
-    app = await open()
-    expect((await send('POST', '/import', out)).status).toBe(201)
-    expect((await send('GET', `/jobs/${name}/export`)).body).toEqual(out)
-  })
+  test.each(['kestrel-weir', 'juniper-ridge', 'saltbush-ferry'] as const)(
+    '%s goes out and comes in without loss',
+    async (name) => {
+      await load(name)
+      const out = (await send('GET', `/jobs/${name}/export`)).body
+      expect(await send('POST', '/import', out)).toMatchObject({
+        status: 409,
+        body: { code: 'already-here' },
+      })
+      await app.http.close()
+      rmSync(folder, { recursive: true })
+      app = await open()
+      expect((await send('POST', '/import', out)).status).toBe(201)
+      expect((await send('GET', `/jobs/${name}/export`)).body).toEqual(out)
+    },
+  )
 })
 
 describe('a streamed tightness test', () => {
@@ -166,15 +368,29 @@ describe('a streamed tightness test', () => {
   beforeEach(async () => {
     sockets = new Set()
     asked = []
-    server = createServer((socket) => { sockets.add(socket); socket.on('data', (data) => asked.push(...data.toString().split('\n').filter(Boolean))); socket.on('error', () => undefined); socket.write('HELLO protocol=1 name=Test_gauge simulated=no resolution_Pa=10 interval_ms=1000\n') })
+    server = createServer((socket) => {
+      sockets.add(socket)
+      socket.on('data', (data) => asked.push(...data.toString().split('\n').filter(Boolean)))
+      socket.on('error', () => undefined)
+      socket.write(
+        'HELLO protocol=1 name=Test_gauge simulated=no resolution_Pa=10 interval_ms=1000\n',
+      )
+    })
     await new Promise<void>((done) => server.listen(0, '127.0.0.1', done))
     port = (server.address() as { port: number }).port
     await app.http.close()
     app = await open(port)
   })
-  afterEach(async () => { for (const socket of sockets) socket.destroy(); await new Promise((done) => server.close(done)) })
+  afterEach(async () => {
+    for (const socket of sockets) socket.destroy()
+    await new Promise((done) => server.close(done))
+  })
 
-  const say = (from_s: number, to_s: number, gauge_Pa: (t: number) => number) => { for (let t = from_s; t <= to_s; t++) for (const socket of sockets) socket.write(`S t_ms=${t * 1000} gauge_Pa=${gauge_Pa(t)} temp_K=288.15\n`) }
+  const say = (from_s: number, to_s: number, gauge_Pa: (t: number) => number) => {
+    for (let t = from_s; t <= to_s; t++)
+      for (const socket of sockets)
+        socket.write(`S t_ms=${t * 1000} gauge_Pa=${gauge_Pa(t)} temp_K=288.15\n`)
+  }
   /** Waits for a condition of the store, not for a time. */
   const until = async (holds: (state: JobState) => boolean): Promise<JobState> => {
     for (let i = 0; i < 2000; i++) {
@@ -184,48 +400,138 @@ describe('a streamed tightness test', () => {
     }
     throw new Error('never happened')
   }
-  const begin = async (testId: string, by = 'lead') => send('POST', '/jobs/kestrel-weir/tests', { ...act(by), testId, how: { reading: 'streamed', gaugeId: 'g' }, prepared: ['meter', 'boiler', 'range', 'cabinet'], off: [{ name: 'Galley range', state: 'disconnected', because: 'test' }] })
-  const live = async () => { for (let i = 0; i < 500; i++) { const { body } = await send('GET', '/gauges'); if ((body as unknown as { state: string; latest?: object }[])[0]?.latest) return; say(1000, 1000, () => 2000); await new Promise((done) => setTimeout(done, 10)) } }
+  const begin = async (testId: string, by = 'lead') =>
+    send('POST', '/jobs/kestrel-weir/tests', {
+      ...act(by),
+      testId,
+      how: { reading: 'streamed', gaugeId: 'g' },
+      prepared: ['meter', 'boiler', 'range', 'cabinet'],
+      off: [{ name: 'Galley range', state: 'disconnected', because: 'test' }],
+    })
+  const live = async () => {
+    for (let i = 0; i < 500; i++) {
+      const { body } = await send('GET', '/gauges')
+      if ((body as unknown as { state: string; latest?: object }[])[0]?.latest) return
+      say(1000, 1000, () => 2000)
+      await new Promise((done) => setTimeout(done, 10))
+    }
+  }
 
   test('stores each sample, ends by itself with a verdict, and takes up again after a restart without losing one', async () => {
     await load('kestrel-weir')
     await live()
-    expect(await begin('test-apprentice', 'apprentice')).toMatchObject({ status: 403, body: { code: 'ticket-missing' } })
+    expect(await begin('test-apprentice', 'apprentice')).toMatchObject({
+      status: 403,
+      body: { code: 'ticket-missing' },
+    })
     expect((await begin('test-streamed')).status).toBe(201)
-    expect(await begin('test-second')).toMatchObject({ status: 409, body: { code: 'test-running' } })
+    expect(await begin('test-second')).toMatchObject({
+      status: 409,
+      body: { code: 'test-running' },
+    })
     say(1001, 1080, () => 2000)
     await until((state) => (state.samples['test-streamed']?.length ?? 0) >= 80)
     await app.http.close()
     app = await open(port)
-    for (let i = 0; i < 500 && !asked.includes('FROM 1080000'); i++) await new Promise((done) => setTimeout(done, 10))
+    for (let i = 0; i < 500 && !asked.includes('FROM 1080000'); i++)
+      await new Promise((done) => setTimeout(done, 10))
     expect(asked).toContain('FROM 1080000')
     say(1081, 1185, () => 2000)
-    const state = await until((one) => one.records.some((record) => record.body.kind === 'test-ended' && record.body.testId === 'test-streamed'))
+    const state = await until((one) =>
+      one.records.some(
+        (record) => record.body.kind === 'test-ended' && record.body.testId === 'test-streamed',
+      ),
+    )
     const times = state.samples['test-streamed']?.map((sample) => sample.at_ms / 1000) ?? []
-    expect(times.filter((t) => t > 1000 && t <= 1180)).toEqual(Array.from({ length: 180 }, (_, i) => 1001 + i))
-    expect(state.records.some((record) => record.body.kind === 'off' && record.body.name === 'Galley range' && record.body.testId === 'test-streamed')).toBe(true)
+    expect(times.filter((t) => t > 1000 && t <= 1180)).toEqual(
+      Array.from({ length: 180 }, (_, i) => 1001 + i),
+    )
+    expect(
+      state.records.some(
+        (record) =>
+          record.body.kind === 'off' &&
+          record.body.name === 'Galley range' &&
+          record.body.testId === 'test-streamed',
+      ),
+    ).toBe(true)
   }, 30_000)
 
   test('cannot begin unprepared, and cannot be typed into', async () => {
     await load('kestrel-weir')
     await live()
-    expect(await send('POST', '/jobs/kestrel-weir/tests', { ...act(), testId: 'test-unready', how: { reading: 'streamed', gaugeId: 'g' }, prepared: [], off: [] })).toMatchObject({ status: 409, body: { code: 'not-yet', says: expect.stringContaining('Galley range') } })
+    expect(
+      await send('POST', '/jobs/kestrel-weir/tests', {
+        ...act(),
+        testId: 'test-unready',
+        how: { reading: 'streamed', gaugeId: 'g' },
+        prepared: [],
+        off: [],
+      }),
+    ).toMatchObject({
+      status: 409,
+      body: { code: 'not-yet', says: expect.stringContaining('Galley range') },
+    })
     expect((await begin('test-streamed')).status).toBe(201)
-    expect((await send('POST', '/jobs/kestrel-weir/tests/test-streamed/samples', { ...act(), sample: { at_ms: 1, gauge_Pa: 1 } })).status).toBe(400)
-    expect((await send('POST', '/jobs/kestrel-weir/tests/test-streamed/end', act())).status).toBe(201)
-    expect(await send('POST', '/jobs/kestrel-weir/tests/test-streamed/end', act())).toMatchObject({ status: 409, body: { code: 'test-over' } })
+    expect(
+      (
+        await send('POST', '/jobs/kestrel-weir/tests/test-streamed/samples', {
+          ...act(),
+          sample: { at_ms: 1, gauge_Pa: 1 },
+        })
+      ).status,
+    ).toBe(400)
+    expect((await send('POST', '/jobs/kestrel-weir/tests/test-streamed/end', act())).status).toBe(
+      201,
+    )
+    expect(await send('POST', '/jobs/kestrel-weir/tests/test-streamed/end', act())).toMatchObject({
+      status: 409,
+      body: { code: 'test-over' },
+    })
   }, 30_000)
 })
 
 test('a typed test takes readings, reaches its verdict and can be repaired', async () => {
   await load('kestrel-weir')
   const url = '/jobs/kestrel-weir/tests'
-  await send('POST', url, { ...act(), testId: 'test-typed', how: { reading: 'typed', kind: 'water-gauge', resolution_Pa: 25, instrument: 'U gauge', from_ms: 0 }, prepared: ['meter', 'boiler', 'range', 'cabinet'], off: [] })
-  for (const [at_ms, gauge_Pa] of [[60_000, 2000], [180_000, 1900]]) expect((await send('POST', `${url}/test-typed/samples`, { ...act(), sample: { at_ms, gauge_Pa, temp_K: 288 } })).status).toBe(201)
-  expect(await send('POST', `${url}/test-typed/samples`, { ...act(), sample: { at_ms: 200_000, gauge_Pa: 1900 } })).toMatchObject({ status: 409, body: { code: 'test-over' } })
-  expect((await send('POST', `${url}/test-typed/repair`, { ...act(), what: 'joint remade' })).status).toBe(201)
+  await send('POST', url, {
+    ...act(),
+    testId: 'test-typed',
+    how: {
+      reading: 'typed',
+      kind: 'water-gauge',
+      resolution_Pa: 25,
+      instrument: 'U gauge',
+      from_ms: 0,
+    },
+    prepared: ['meter', 'boiler', 'range', 'cabinet'],
+    off: [],
+  })
+  for (const [at_ms, gauge_Pa] of [
+    [60_000, 2000],
+    [180_000, 1900],
+  ])
+    expect(
+      (
+        await send('POST', `${url}/test-typed/samples`, {
+          ...act(),
+          sample: { at_ms, gauge_Pa, temp_K: 288 },
+        })
+      ).status,
+    ).toBe(201)
+  expect(
+    await send('POST', `${url}/test-typed/samples`, {
+      ...act(),
+      sample: { at_ms: 200_000, gauge_Pa: 1900 },
+    }),
+  ).toMatchObject({ status: 409, body: { code: 'test-over' } })
+  expect(
+    (await send('POST', `${url}/test-typed/repair`, { ...act(), what: 'joint remade' })).status,
+  ).toBe(201)
 })
 
 test('the stored demo files are what the rules make of the demo documents', () => {
-  for (const [name, file] of Object.entries(demoJobs())) expect(JSON.parse(readFileSync(join(__dirname, '../../../demo/jobs', `${name}.json`), 'utf8'))).toEqual(JSON.parse(JSON.stringify(file)))
+  for (const [name, file] of Object.entries(demoJobs()))
+    expect(
+      JSON.parse(readFileSync(join(__dirname, '../../../demo/jobs', `${name}.json`), 'utf8')),
+    ).toEqual(JSON.parse(JSON.stringify(file)))
 })

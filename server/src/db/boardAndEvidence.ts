@@ -1,6 +1,16 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm'
 
-const texts = ['changedAt', 'name', 'address', 'practice', 'stage', 'sheet', 'waits', 'waitsOn', 'searchable']
+const texts = [
+  'changedAt',
+  'name',
+  'address',
+  'practice',
+  'stage',
+  'sheet',
+  'waits',
+  'waitsOn',
+  'searchable',
+]
 const counts = ['archived', 'stops', 'fixes', 'off', 'snags', 'summaryVersion']
 
 /** The board's summary beside each job, archiving, people's own units, and the list of evidence files. */
@@ -16,7 +26,10 @@ export class BoardAndEvidence1790100000000 implements MigrationInterface {
       'CREATE INDEX job_changed ON job (archived, changedAt)',
       `ALTER TABLE person ADD COLUMN units TEXT NOT NULL DEFAULT '{}'`,
       'CREATE TABLE evidence (hash TEXT PRIMARY KEY, type TEXT NOT NULL, bytes INTEGER NOT NULL, at TEXT NOT NULL)',
-      ...['UPDATE', 'DELETE'].map((act) => `CREATE TRIGGER evidence_no_${act.toLowerCase()} BEFORE ${act} ON evidence BEGIN SELECT RAISE(ABORT, 'evidence is append-only'); END`),
+      ...['UPDATE', 'DELETE'].map(
+        (act) =>
+          `CREATE TRIGGER evidence_no_${act.toLowerCase()} BEFORE ${act} ON evidence BEGIN SELECT RAISE(ABORT, 'evidence is append-only'); END`,
+      ),
     ]
     for (const statement of statements) await runner.query(statement)
   }
@@ -25,6 +38,7 @@ export class BoardAndEvidence1790100000000 implements MigrationInterface {
     await runner.query('DROP TABLE evidence')
     await runner.query('ALTER TABLE person DROP COLUMN units')
     await runner.query('DROP INDEX job_changed')
-    for (const column of [...texts, ...counts, 'shares']) await runner.query(`ALTER TABLE job DROP COLUMN ${column}`)
+    for (const column of [...texts, ...counts, 'shares'])
+      await runner.query(`ALTER TABLE job DROP COLUMN ${column}`)
   }
 }

@@ -18,7 +18,12 @@ export interface Database {
 export async function openDatabase(folder: string): Promise<Database> {
   mkdirSync(folder, { recursive: true })
   const source = new DataSource({
-    type: 'better-sqlite3', database: join(folder, 'hestian.sqlite'), entities: tables, migrations: [FirstTables1790000000000, BoardAndEvidence1790100000000], migrationsRun: true, synchronize: false,
+    type: 'better-sqlite3',
+    database: join(folder, 'hestian.sqlite'),
+    entities: tables,
+    migrations: [FirstTables1790000000000, BoardAndEvidence1790100000000],
+    migrationsRun: true,
+    synchronize: false,
     prepareDatabase: (db: { pragma: (text: string) => unknown }) => {
       db.pragma('journal_mode = WAL')
       db.pragma('synchronous = FULL')
@@ -32,5 +37,12 @@ export async function openDatabase(folder: string): Promise<Database> {
     last = mine.catch(() => undefined)
     return mine
   }
-  return { source, inTurn, close: async () => { await last; await source.destroy() } }
+  return {
+    source,
+    inTurn,
+    close: async () => {
+      await last
+      await source.destroy()
+    },
+  }
 }

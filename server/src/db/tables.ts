@@ -2,46 +2,157 @@ import { EntitySchema } from 'typeorm'
 
 /** The last group is the board's summary, made again whenever the job changes. */
 export interface JobRow {
-  id: string; number: string; draft: string; saveNumber: number; frozen: string | null; createdAt: string; archived: number; changedAt: string
-  name: string; address: string; practice: string; stage: string; sheet: string; waits: string; waitsOn: string; searchable: string; stops: number; fixes: number; off: number; snags: number; shares: string; summaryVersion: number
+  id: string
+  number: string
+  draft: string
+  saveNumber: number
+  frozen: string | null
+  createdAt: string
+  archived: number
+  changedAt: string
+  name: string
+  address: string
+  practice: string
+  stage: string
+  sheet: string
+  waits: string
+  waitsOn: string
+  searchable: string
+  stops: number
+  fixes: number
+  off: number
+  snags: number
+  shares: string
+  summaryVersion: number
 }
-export interface RevisionRow { jobId: string; letter: string; document: string; at: string; by: string; signed: number }
-export interface RecordRow { seq: number; jobId: string; id: string; at: string; by: string; replaces: string | null; reason: string | null; kind: string; body: string }
-export interface SampleRow { jobId: string; testId: string; at_ms: number; gauge_Pa: number; temp_K: number | null }
-export interface PersonRow { id: string; name: string; role: string; tickets: string; units: string }
-export interface EvidenceRow { hash: string; type: string; bytes: number; at: string }
+export interface RevisionRow {
+  jobId: string
+  letter: string
+  document: string
+  at: string
+  by: string
+  signed: number
+}
+export interface RecordRow {
+  seq: number
+  jobId: string
+  id: string
+  at: string
+  by: string
+  replaces: string | null
+  reason: string | null
+  kind: string
+  body: string
+}
+export interface SampleRow {
+  jobId: string
+  testId: string
+  at_ms: number
+  gauge_Pa: number
+  temp_K: number | null
+}
+export interface PersonRow {
+  id: string
+  name: string
+  role: string
+  tickets: string
+  units: string
+}
+export interface EvidenceRow {
+  hash: string
+  type: string
+  bytes: number
+  at: string
+}
 
 export const JobTable = new EntitySchema<JobRow>({
   name: 'job',
   columns: {
-    id: { type: 'text', primary: true }, number: { type: 'text' }, draft: { type: 'text' }, saveNumber: { type: 'integer' }, frozen: { type: 'text', nullable: true }, createdAt: { type: 'text' }, archived: { type: 'integer', default: 0 }, changedAt: { type: 'text', default: '' },
-    name: { type: 'text', default: '' }, address: { type: 'text', default: '' }, practice: { type: 'text', default: '' }, stage: { type: 'text', default: '' }, sheet: { type: 'text', default: '' }, waits: { type: 'text', default: '' }, waitsOn: { type: 'text', default: '' }, searchable: { type: 'text', default: '' },
-    stops: { type: 'integer', default: 0 }, fixes: { type: 'integer', default: 0 }, off: { type: 'integer', default: 0 }, snags: { type: 'integer', default: 0 }, shares: { type: 'text', default: '[]' }, summaryVersion: { type: 'integer', default: 0 },
+    id: { type: 'text', primary: true },
+    number: { type: 'text' },
+    draft: { type: 'text' },
+    saveNumber: { type: 'integer' },
+    frozen: { type: 'text', nullable: true },
+    createdAt: { type: 'text' },
+    archived: { type: 'integer', default: 0 },
+    changedAt: { type: 'text', default: '' },
+    name: { type: 'text', default: '' },
+    address: { type: 'text', default: '' },
+    practice: { type: 'text', default: '' },
+    stage: { type: 'text', default: '' },
+    sheet: { type: 'text', default: '' },
+    waits: { type: 'text', default: '' },
+    waitsOn: { type: 'text', default: '' },
+    searchable: { type: 'text', default: '' },
+    stops: { type: 'integer', default: 0 },
+    fixes: { type: 'integer', default: 0 },
+    off: { type: 'integer', default: 0 },
+    snags: { type: 'integer', default: 0 },
+    shares: { type: 'text', default: '[]' },
+    summaryVersion: { type: 'integer', default: 0 },
   },
 })
 export const RevisionTable = new EntitySchema<RevisionRow>({
   name: 'revision',
-  columns: { jobId: { type: 'text', primary: true }, letter: { type: 'text', primary: true }, document: { type: 'text' }, at: { type: 'text' }, by: { type: 'text' }, signed: { type: 'integer' } },
+  columns: {
+    jobId: { type: 'text', primary: true },
+    letter: { type: 'text', primary: true },
+    document: { type: 'text' },
+    at: { type: 'text' },
+    by: { type: 'text' },
+    signed: { type: 'integer' },
+  },
 })
 export const RecordTable = new EntitySchema<RecordRow>({
   name: 'record',
   columns: {
-    seq: { type: 'integer', primary: true, generated: 'increment' }, jobId: { type: 'text' }, id: { type: 'text' }, at: { type: 'text' }, by: { type: 'text' },
-    replaces: { type: 'text', nullable: true }, reason: { type: 'text', nullable: true }, kind: { type: 'text' }, body: { type: 'text' },
+    seq: { type: 'integer', primary: true, generated: 'increment' },
+    jobId: { type: 'text' },
+    id: { type: 'text' },
+    at: { type: 'text' },
+    by: { type: 'text' },
+    replaces: { type: 'text', nullable: true },
+    reason: { type: 'text', nullable: true },
+    kind: { type: 'text' },
+    body: { type: 'text' },
   },
 })
 export const SampleTable = new EntitySchema<SampleRow>({
   name: 'sample',
-  columns: { jobId: { type: 'text', primary: true }, testId: { type: 'text', primary: true }, at_ms: { type: 'integer', primary: true }, gauge_Pa: { type: 'real' }, temp_K: { type: 'real', nullable: true } },
+  columns: {
+    jobId: { type: 'text', primary: true },
+    testId: { type: 'text', primary: true },
+    at_ms: { type: 'integer', primary: true },
+    gauge_Pa: { type: 'real' },
+    temp_K: { type: 'real', nullable: true },
+  },
 })
 export const PersonTable = new EntitySchema<PersonRow>({
   name: 'person',
-  columns: { id: { type: 'text', primary: true }, name: { type: 'text' }, role: { type: 'text' }, tickets: { type: 'text' }, units: { type: 'text', default: '{}' } },
+  columns: {
+    id: { type: 'text', primary: true },
+    name: { type: 'text' },
+    role: { type: 'text' },
+    tickets: { type: 'text' },
+    units: { type: 'text', default: '{}' },
+  },
 })
 
 export const EvidenceTable = new EntitySchema<EvidenceRow>({
   name: 'evidence',
-  columns: { hash: { type: 'text', primary: true }, type: { type: 'text' }, bytes: { type: 'integer' }, at: { type: 'text' } },
+  columns: {
+    hash: { type: 'text', primary: true },
+    type: { type: 'text' },
+    bytes: { type: 'integer' },
+    at: { type: 'text' },
+  },
 })
 
-export const tables = [JobTable, RevisionTable, RecordTable, SampleTable, PersonTable, EvidenceTable]
+export const tables = [
+  JobTable,
+  RevisionTable,
+  RecordTable,
+  SampleTable,
+  PersonTable,
+  EvidenceTable,
+]

@@ -6,16 +6,43 @@ import type { EvidenceStore } from './evidenceStore'
 export const largestEvidence = 20 * 1024 * 1024
 
 /** Photographs and papers, in and out as they are. */
-export const evidenceRoutes: FastifyPluginAsyncZod<{ evidence: EvidenceStore }> = async (app, { evidence }) => {
-  app.addContentTypeParser([...evidenceTypes, 'application/octet-stream', 'image/heic', 'image/heif'], { parseAs: 'buffer', bodyLimit: largestEvidence }, (_request, body, done) => done(null, body))
+export const evidenceRoutes: FastifyPluginAsyncZod<{ evidence: EvidenceStore }> = async (
+  app,
+  { evidence },
+) => {
+  app.addContentTypeParser(
+    [...evidenceTypes, 'application/octet-stream', 'image/heic', 'image/heif'],
+    { parseAs: 'buffer', bodyLimit: largestEvidence },
+    (_request, body, done) => done(null, body),
+  )
 
-  app.put('/evidence/:hash', { bodyLimit: largestEvidence, schema: { params: EvidenceParams, response: { 201: EvidenceStored, 400: Refused, 413: Refused } } }, async (request, reply) => {
-    if (!Buffer.isBuffer(request.body)) throw new Refusal('not-evidence', 'Send the file itself, as JPEG, PNG, WebP or PDF.')
-    return reply.code(201).send(await evidence.put(request.params.hash, request.body))
-  })
+  app.put(
+    '/evidence/:hash',
+    {
+      bodyLimit: largestEvidence,
+      schema: {
+        params: EvidenceParams,
+        response: { 201: EvidenceStored, 400: Refused, 413: Refused },
+      },
+    },
+    async (request, reply) => {
+      if (!Buffer.isBuffer(request.body))
+        throw new Refusal('not-evidence', 'Send the file itself, as JPEG, PNG, WebP or PDF.')
+      return reply.code(201).send(await evidence.put(request.params.hash, request.body))
+    },
+  )
 
-  app.get('/evidence/:hash', { schema: { params: EvidenceParams, response: { 404: Refused } } }, async (request, reply) => {
-    const { type, bytes } = await evidence.get(request.params.hash)
-    return reply.header('content-type', type).header('x-content-type-options', 'nosniff').header('content-security-policy', "default-src 'none'").header('cache-control', 'private, max-age=31536000, immutable').send(bytes as never)
-  })
+  app.get(
+    '/evidence/:hash',
+    { schema: { params: EvidenceParams, response: { 404: Refused } } },
+    async (request, reply) => {
+      const { type, bytes } = await evidence.get(request.params.hash)
+      return reply
+        .header('content-type', type)
+        .header('x-content-type-options', 'nosniff')
+        .header('content-security-policy', "default-src 'none'")
+        .header('cache-control', 'private, max-age=31536000, immutable')
+        .send(bytes as never)
+    },
+  )
 }

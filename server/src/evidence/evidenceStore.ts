@@ -26,29 +26,55 @@ function typeOfBytes(bytes: Buffer): EvidenceType | 'heic' | undefined {
 export class EvidenceStore {
   private readonly folder: string
 
-  constructor(private readonly db: Database, dataFolder: string, private readonly clock: Clock) {
+  constructor(
+    private readonly db: Database,
+    dataFolder: string,
+    private readonly clock: Clock,
+  ) {
     this.folder = join(dataFolder, 'evidence')
     mkdirSync(this.folder, { recursive: true })
   }
 
   /** Keeps a file; one that is here already is not written again. Refused: another hash, another kind of file, a photograph that says where it was taken. */
-  async put(hash: string, bytes: Buffer): Promise<{ hash: string; type: EvidenceType; bytes: number }> {
-    if (createHash('sha256').update(bytes).digest('hex') !== hash) throw new Refusal('not-evidence', 'The file does not have the hash it was sent under; it was damaged on the way. Send it again.')
+  async put(
+    hash: string,
+    bytes: Buffer,
+  ): Promise<{ hash: string; type: EvidenceType; bytes: number }> {
+    if (createHash('sha256').update(bytes).digest('hex') !== hash)
+      throw new Refusal(
+        'not-evidence',
+        'The file does not have the hash it was sent under; it was damaged on the way. Send it again.',
+      )
     const type = typeOfBytes(bytes)
-    if (type === 'heic') throw new Refusal('not-evidence', 'This is a HEIC photograph, which many browsers cannot show. Send it as JPEG: on the phone, choose “most compatible” for the camera.')
-    if (!type) throw new Refusal('not-evidence', 'This is neither a photograph (JPEG, PNG, WebP) nor a PDF.')
-    if (await saysWhere(type, bytes)) throw new Refusal('not-evidence', 'This photograph says where it was taken. Take that out first; the page does it by itself.')
+    if (type === 'heic')
+      throw new Refusal(
+        'not-evidence',
+        'This is a HEIC photograph, which many browsers cannot show. Send it as JPEG: on the phone, choose “most compatible” for the camera.',
+      )
+    if (!type)
+      throw new Refusal('not-evidence', 'This is neither a photograph (JPEG, PNG, WebP) nor a PDF.')
+    if (await saysWhere(type, bytes))
+      throw new Refusal(
+        'not-evidence',
+        'This photograph says where it was taken. Take that out first; the page does it by itself.',
+      )
     const known = await this.db.source.getRepository(EvidenceTable).findOneBy({ hash })
     if (!known) {
       await this.write(hash, bytes)
-      await this.db.inTurn(() => this.db.source.query('INSERT OR IGNORE INTO evidence (hash, type, bytes, at) VALUES (?, ?, ?, ?)', [hash, type, bytes.length, this.clock.now()]))
+      await this.db.inTurn(() =>
+        this.db.source.query(
+          'INSERT OR IGNORE INTO evidence (hash, type, bytes, at) VALUES (?, ?, ?, ?)',
+          [hash, type, bytes.length, this.clock.now()],
+        ),
+      )
     }
     return { hash, type, bytes: bytes.length }
   }
 
   async get(hash: string): Promise<{ readonly type: EvidenceType; readonly bytes: Buffer }> {
     const row = await this.db.source.getRepository(EvidenceTable).findOneBy({ hash })
-    if (!row) throw new Refusal('no-such-evidence', 'No photograph or paper of this hash is kept here.')
+    if (!row)
+      throw new Refusal('no-such-evidence', 'No photograph or paper of this hash is kept here.')
     return { type: row.type as EvidenceType, bytes: await readFile(join(this.folder, hash)) }
   }
 

@@ -36,8 +36,12 @@ export class GaugeLink extends EventEmitter<{ sample: [Sample] }> {
   state(): GaugeState {
     const live = this.socket !== undefined && Date.now() - this.heard_ms < silent_ms
     return {
-      id: this.address.id, name: this.greeting.name?.replaceAll('_', ' ') ?? this.address.name, state: live ? 'live' : 'silent', simulated: this.greeting.simulated === 'yes',
-      resolution_Pa: Number(this.greeting.resolution_Pa ?? 10), ...(this.latest ? { latest: this.latest } : {}),
+      id: this.address.id,
+      name: this.greeting.name?.replaceAll('_', ' ') ?? this.address.name,
+      state: live ? 'live' : 'silent',
+      simulated: this.greeting.simulated === 'yes',
+      resolution_Pa: Number(this.greeting.resolution_Pa ?? 10),
+      ...(this.latest ? { latest: this.latest } : {}),
     }
   }
 
@@ -50,7 +54,9 @@ export class GaugeLink extends EventEmitter<{ sample: [Sample] }> {
   /** Works the simulated pipework; a real gauge answers ERR and nothing happens. */
   plant({ command, gauge_Pa, volume_m3 }: PlantCommand): boolean {
     if (!this.socket || this.greeting.simulated !== 'yes') return false
-    this.socket.write(`PLANT ${command}${gauge_Pa === undefined ? '' : ` ${gauge_Pa}`}${volume_m3 === undefined ? '' : ` ${volume_m3}`}\n`)
+    this.socket.write(
+      `PLANT ${command}${gauge_Pa === undefined ? '' : ` ${gauge_Pa}`}${volume_m3 === undefined ? '' : ` ${volume_m3}`}\n`,
+    )
     return true
   }
 
@@ -68,7 +74,9 @@ export class GaugeLink extends EventEmitter<{ sample: [Sample] }> {
       this.socket = socket
       if (this.from_ms !== undefined) socket.write(`FROM ${this.from_ms}\n`)
     })
-    createInterface({ input: socket }).on('line', (line) => this.read(line)).on('error', () => undefined)
+    createInterface({ input: socket })
+      .on('line', (line) => this.read(line))
+      .on('error', () => undefined)
     socket.on('error', () => undefined)
     socket.on('close', () => {
       this.socket = undefined
@@ -81,7 +89,11 @@ export class GaugeLink extends EventEmitter<{ sample: [Sample] }> {
     const pairs = Object.fromEntries(rest.map((pair) => pair.split('=') as [string, string]))
     if (word === 'HELLO') this.greeting = pairs
     if (word !== 'S') return
-    const sample: Sample = { at_ms: Number(pairs.t_ms), gauge_Pa: Number(pairs.gauge_Pa), ...(pairs.temp_K === undefined ? {} : { temp_K: Number(pairs.temp_K) }) }
+    const sample: Sample = {
+      at_ms: Number(pairs.t_ms),
+      gauge_Pa: Number(pairs.gauge_Pa),
+      ...(pairs.temp_K === undefined ? {} : { temp_K: Number(pairs.temp_K) }),
+    }
     if (!Number.isFinite(sample.at_ms) || !Number.isFinite(sample.gauge_Pa)) return
     this.heard_ms = Date.now()
     if (!this.latest || sample.at_ms > this.latest.at_ms) this.latest = sample

@@ -5,13 +5,29 @@ import { Refusal } from '../app/refusal'
 import type { GaugeLink } from './gaugeLink'
 
 /** The gauges that are set up, and the hand at the simulated pipework. */
-export const gaugeRoutes: FastifyPluginAsyncZod<{ gauges: readonly GaugeLink[] }> = async (app, { gauges }) => {
-  app.get('/gauges', { schema: { response: { 200: z.array(GaugeState) } } }, async () => gauges.map((gauge) => gauge.state()))
+export const gaugeRoutes: FastifyPluginAsyncZod<{ gauges: readonly GaugeLink[] }> = async (
+  app,
+  { gauges },
+) => {
+  app.get('/gauges', { schema: { response: { 200: z.array(GaugeState) } } }, async () =>
+    gauges.map((gauge) => gauge.state()),
+  )
 
-  app.post('/gauges/:gaugeId/plant', { schema: { params: GaugeParams, body: PlantCommand, response: { 200: z.object({}), 404: Refused, 409: Refused, 400: Refused } } }, async (request) => {
-    const gauge = gauges.find((one) => one.address.id === request.params.gaugeId)
-    if (!gauge) throw new Refusal('no-such-gauge', 'No gauge of that name is set up.')
-    if (!gauge.plant(request.body)) throw new Refusal('gauge-silent', 'The simulated pipework does not answer.')
-    return {}
-  })
+  app.post(
+    '/gauges/:gaugeId/plant',
+    {
+      schema: {
+        params: GaugeParams,
+        body: PlantCommand,
+        response: { 200: z.object({}), 404: Refused, 409: Refused, 400: Refused },
+      },
+    },
+    async (request) => {
+      const gauge = gauges.find((one) => one.address.id === request.params.gaugeId)
+      if (!gauge) throw new Refusal('no-such-gauge', 'No gauge of that name is set up.')
+      if (!gauge.plant(request.body))
+        throw new Refusal('gauge-silent', 'The simulated pipework does not answer.')
+      return {}
+    },
+  )
 }

@@ -4,26 +4,54 @@ import type { Database } from '../db/database'
 import type { JobRow } from '../db/tables'
 
 const orders: Readonly<Record<BoardQuery['sort'], string>> = {
-  changed: 'changedAt DESC', name: 'name COLLATE NOCASE ASC', number: 'CAST(number AS INTEGER) DESC', stage: `CASE stage ${boardStages.map((stage, i) => `WHEN '${stage}' THEN ${i}`).join(' ')} END ASC, changedAt DESC`,
+  changed: 'changedAt DESC',
+  name: 'name COLLATE NOCASE ASC',
+  number: 'CAST(number AS INTEGER) DESC',
+  stage: `CASE stage ${boardStages.map((stage, i) => `WHEN '${stage}' THEN ${i}`).join(' ')} END ASC, changedAt DESC`,
   waiting: 'stops DESC, off DESC, fixes DESC, changedAt ASC',
 }
 
 type Listed = Omit<JobRow, 'draft' | 'saveNumber' | 'createdAt' | 'summaryVersion' | 'searchable'>
 
-const rowOf = ({ archived, shares, ...row }: Listed): BoardRow => ({ ...row, archived: archived === 1, shares: JSON.parse(shares) as number[] }) as BoardRow
+const rowOf = ({ archived, shares, ...row }: Listed): BoardRow =>
+  ({ ...row, archived: archived === 1, shares: JSON.parse(shares) as number[] }) as BoardRow
 
 /** The board from the stored summaries: searched, filtered, sorted and cut into pages by the database. */
 export async function readBoard({ source }: Database, query: BoardQuery): Promise<BoardPage> {
   const words = query.find.toLowerCase().split(/\s+/).filter(Boolean)
-  const where = ['archived = ?', ...words.map(() => `searchable LIKE ? ESCAPE '\\'`), ...(query.stage === 'all' ? [] : ['stage = ?'])].join(' AND ')
-  const values = [query.archived === 'yes' ? 1 : 0, ...words.map((word) => `%${word.replace(/[\\%_]/g, '\\$&')}%`), ...(query.stage === 'all' ? [] : [query.stage])]
+  const where = [
+    'archived = ?',
+    ...words.map(() => `searchable LIKE ? ESCAPE '\\'`),
+    ...(query.stage === 'all' ? [] : ['stage = ?']),
+  ].join(' AND ')
+  const values = [
+    query.archived === 'yes' ? 1 : 0,
+    ...words.map((word) => `%${word.replace(/[\\%_]/g, '\\$&')}%`),
+    ...(query.stage === 'all' ? [] : [query.stage]),
+  ]
   const rows = await source.query<Listed[]>(
     `SELECT id, number, name, address, practice, stage, sheet, waits, waitsOn, stops, fixes, off, snags, shares, frozen, archived, changedAt FROM job WHERE ${where} ORDER BY ${orders[query.sort]}, id LIMIT ? OFFSET ?`,
     [...values, query.size, (query.page - 1) * query.size],
   )
-  const [counted] = await source.query<{ total: number }[]>(`SELECT COUNT(*) AS total FROM job WHERE ${where}`, values)
-  const stages = await source.query<{ stage: string; jobs: number; withOff: number }[]>('SELECT stage, COUNT(*) AS jobs, SUM(off > 0) AS withOff FROM job WHERE archived = 0 GROUP BY stage')
-  const [put] = await source.query<{ archived: number }[]>('SELECT COUNT(*) AS archived FROM job WHERE archived = 1')
+  const [counted] = await source.query<{ total: number }[]>(
+    `SELECT COUNT(*) AS total FROM job WHERE ${where}`,
+    values,
+  )
+  const stages = await source.query<{ stage: string; jobs: number; withOff: number }[]>(
+    'SELECT stage, COUNT(*) AS jobs, SUM(off > 0) AS withOff FROM job WHERE archived = 0 GROUP BY stage',
+  )
+  const [put] = await source.query<{ archived: number }[]>(
+    'SELECT COUNT(*) AS archived FROM job WHERE archived = 1',
+  )
   const sum = (key: 'jobs' | 'withOff') => stages.reduce((all, row) => all + row[key], 0)
-  return { rows: rows.map(rowOf), total: counted?.total ?? 0, page: query.page, size: query.size, jobs: sum('jobs'), withOff: sum('withOff'), archived: put?.archived ?? 0, byStage: Object.fromEntries(stages.map((row) => [row.stage, row.jobs])) }
+  return {
+    rows: rows.map(rowOf),
+    total: counted?.total ?? 0,
+    page: query.page,
+    size: query.size,
+    jobs: sum('jobs'),
+    withOff: sum('withOff'),
+    archived: put?.archived ?? 0,
+    byStage: Object.fromEntries(stages.map((row) => [row.stage, row.jobs])),
+  }
 }

@@ -10,7 +10,9 @@ export class LiveHub {
     const set = this.listeners.get(jobId) ?? new Set()
     set.add(listener)
     this.listeners.set(jobId, set)
-    return () => { set.delete(listener) }
+    return () => {
+      set.delete(listener)
+    }
   }
 
   tell(jobId: string, event: LiveEvent): void {

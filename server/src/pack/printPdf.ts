@@ -3,8 +3,12 @@ import pdfmake from 'pdfmake'
 import type { TDocumentDefinitions } from 'pdfmake/interfaces'
 
 const require = createRequire(import.meta.url)
-const face = (file: string) => require.resolve(`@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-${file}-normal.woff`)
-const headFace = (file: string) => require.resolve(`@fontsource/special-gothic/files/special-gothic-latin-${file}-normal.woff`)
+const face = (file: string) =>
+  require.resolve(
+    `@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-${file}-normal.woff`,
+  )
+const headFace = (file: string) =>
+  require.resolve(`@fontsource/special-gothic/files/special-gothic-latin-${file}-normal.woff`)
 
 let ready = false
 
@@ -12,8 +16,18 @@ let ready = false
 function prepare(): void {
   if (ready) return
   pdfmake.setFonts({
-    Text: { normal: face('400'), bold: face('700'), italics: face('400'), bolditalics: face('700') },
-    Head: { normal: headFace('500'), bold: headFace('700'), italics: headFace('500'), bolditalics: headFace('700') },
+    Text: {
+      normal: face('400'),
+      bold: face('700'),
+      italics: face('400'),
+      bolditalics: face('700'),
+    },
+    Head: {
+      normal: headFace('500'),
+      bold: headFace('700'),
+      italics: headFace('500'),
+      bolditalics: headFace('700'),
+    },
   })
   pdfmake.setUrlAccessPolicy(() => false)
   pdfmake.setLocalAccessPolicy((path) => path.includes('@fontsource'))
@@ -21,9 +35,23 @@ function prepare(): void {
 }
 
 /** Prints a document, with a file embedded in it where one is given. */
-export async function printPdf(definition: TDocumentDefinitions, attachment?: { readonly name: string; readonly text: string }): Promise<Buffer> {
+export async function printPdf(
+  definition: TDocumentDefinitions,
+  attachment?: { readonly name: string; readonly text: string },
+): Promise<Buffer> {
   prepare()
   if (!attachment) return pdfmake.createPdf(definition).getBuffer()
   const src = `data:application/json;base64,${Buffer.from(attachment.text).toString('base64')}`
-  return pdfmake.createPdf({ ...definition, files: { job: { src, name: attachment.name, description: 'Everything recorded on this job, for import' } } } as TDocumentDefinitions).getBuffer()
+  return pdfmake
+    .createPdf({
+      ...definition,
+      files: {
+        job: {
+          src,
+          name: attachment.name,
+          description: 'Everything recorded on this job, for import',
+        },
+      },
+    } as TDocumentDefinitions)
+    .getBuffer()
 }

@@ -10,7 +10,10 @@ export const missed_ms = 3000
  * gauge sends again; judged then, the hole between them would end a test with which nothing is wrong. A gauge that has no memory, or was
  * really silent, is waited for no longer than {@link replayGrace_ms}.
  */
-export function catchingUp(last_ms: number, now: () => number): (sample: Pick<Sample, 'at_ms'>) => boolean {
+export function catchingUp(
+  last_ms: number,
+  now: () => number,
+): (sample: Pick<Sample, 'at_ms'>) => boolean {
   let newest_ms = last_ms
   let holeSeen_ms: number | undefined
   let sentAgain = false
@@ -24,7 +27,8 @@ export function catchingUp(last_ms: number, now: () => number): (sample: Pick<Sa
       sentAgain = false
     }
     newest_ms = at_ms
-    if (holeSeen_ms !== undefined && (sentAgain || now() - holeSeen_ms >= replayGrace_ms)) holeSeen_ms = undefined
+    if (holeSeen_ms !== undefined && (sentAgain || now() - holeSeen_ms >= replayGrace_ms))
+      holeSeen_ms = undefined
     return holeSeen_ms === undefined
   }
 }

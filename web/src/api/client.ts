@@ -4,7 +4,11 @@ import type { ZodType } from 'zod'
 
 /** A request that was turned down, or that never arrived (`offline`). */
 export class ApiError extends Error {
-  constructor(readonly code: RefusalCode | 'offline', says: string, readonly current?: unknown) {
+  constructor(
+    readonly code: RefusalCode | 'offline',
+    says: string,
+    readonly current?: unknown,
+  ) {
     super(says)
   }
 }
@@ -14,10 +18,21 @@ const patience_ms = 20_000
 const offline = 'The server does not answer. What you typed is kept here and sent when it does.'
 
 /** The only fetch: sends JSON, checks the answer against the contract, turns everything else into an {@link ApiError}. */
-export async function call<T>(method: 'GET' | 'POST' | 'PUT', path: string, answer: ZodType<T>, body?: unknown): Promise<T> {
+export async function call<T>(
+  method: 'GET' | 'POST' | 'PUT',
+  path: string,
+  answer: ZodType<T>,
+  body?: unknown,
+): Promise<T> {
   let response: Response
   try {
-    response = await fetch(`/api${path}`, { method, signal: AbortSignal.timeout(patience_ms), ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }) })
+    response = await fetch(`/api${path}`, {
+      method,
+      signal: AbortSignal.timeout(patience_ms),
+      ...(body === undefined
+        ? {}
+        : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+    })
   } catch {
     throw new ApiError('offline', offline)
   }
@@ -25,7 +40,8 @@ export async function call<T>(method: 'GET' | 'POST' | 'PUT', path: string, answ
   const json = readJson(text)
   if (response.ok) return answer.parse(json)
   const refused = Refused.safeParse(json)
-  if (refused.success) throw new ApiError(refused.data.code, refused.data.says, refused.data.current)
+  if (refused.success)
+    throw new ApiError(refused.data.code, refused.data.says, refused.data.current)
   throw new ApiError('offline', offline)
 }
 
@@ -38,4 +54,6 @@ const readJson = (text: string): unknown => {
 }
 
 /** An id for a record or an action, made here so that sending it twice stores it once. */
-export const newId = (): string => crypto.randomUUID?.() ?? `id-${Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, '0')).join('')}`
+export const newId = (): string =>
+  crypto.randomUUID?.() ??
+  `id-${Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, '0')).join('')}`

@@ -8,7 +8,11 @@ import { Choice } from '../ui/fields'
 import { Ledger, QuantityRow, rowId } from '../ui/QuantityRow'
 import { NotesHere } from '../ui/SheetPage'
 
-const fluidWords: Readonly<Record<FluidKind, string>> = { water: 'Water', 'ethylene-glycol': 'Ethylene glycol and water', 'propylene-glycol': 'Propylene glycol and water' }
+const fluidWords: Readonly<Record<FluidKind, string>> = {
+  water: 'Water',
+  'ethylene-glycol': 'Ethylene glycol and water',
+  'propylene-glycol': 'Propylene glycol and water',
+}
 
 /** What runs in the circuit, what drives it, and what the boiler asks of the flow. */
 export function CircuitInputs() {
@@ -17,26 +21,122 @@ export function CircuitInputs() {
   if (!heating) return null
   const { practice } = solution
   const { fluid } = heating
-  const pumps = [{ id: 'choose', text: 'Choose for me' }, ...genericPumps.map((pump) => ({ id: pump.id, text: `${pump.label}, to ${show(pump.most_m3_s, 'water-flow')}` })), ...(heating.pumpHead_Pa && heating.pumpMost_m3_s ? [{ id: 'own', text: 'By its own curve' }] : [])]
+  const pumps = [
+    { id: 'choose', text: 'Choose for me' },
+    ...genericPumps.map((pump) => ({
+      id: pump.id,
+      text: `${pump.label}, to ${show(pump.most_m3_s, 'water-flow')}`,
+    })),
+    ...(heating.pumpHead_Pa && heating.pumpMost_m3_s
+      ? [{ id: 'own', text: 'By its own curve' }]
+      : []),
+  ]
   const own = heating.pumpHead_Pa !== null && heating.pumpMost_m3_s !== null
-  const at = (key: 'boilerLeastFlow_m3_s' | 'pumpHead_Pa' | 'pumpMost_m3_s') => known(heating[key], ['heating', key], edit)
+  const at = (key: 'boilerLeastFlow_m3_s' | 'pumpHead_Pa' | 'pumpMost_m3_s') =>
+    known(heating[key], ['heating', key], edit)
   return (
     <div>
-      <SectionHead>Inputs<small>ink: known, pencil: assumed</small></SectionHead>
+      <SectionHead>
+        Inputs<small>ink: known, pencil: assumed</small>
+      </SectionHead>
       <Ledger>
-        <li><Pick data-place="heating.fluid" id={rowId('heating.fluid')}><span>Filled with</span><Choice<FluidKind> label="Filled with" value={fluid.kind} options={fluidKinds.map((id) => ({ id, text: fluidWords[id] }))} onChoose={(kind) => edit([{ path: ['heating', 'fluid', 'kind'], value: kind }])} /></Pick><NotesHere place="heating.fluid" /></li>
-        {fluid.kind !== 'water' && <>
-          <QuantityRow label="Glycol, by mass" measure="ratio" {...known(fluid.massFraction, ['heating', 'fluid', 'massFraction'], edit)} how="Refractometer" why="By mass, not by volume. It decides where the mix freezes, how much it grows and how hard it is to pump." />
-          <QuantityRow label="Coldest it may get" measure="temperature" {...known(fluid.coldestTemp_K, ['heating', 'fluid', 'coldestTemp_K'], edit)} how="Weather log" why="The mix must not freeze there." />
-        </>}
-        <QuantityRow label="Flow temperature" measure="temperature" {...known(heat.flowTemp_K, ['heat', 'flowTemp_K'], edit)} how="Boiler setting" why="The properties of the water are taken between flow and return." empty={draft.document.survey.maxFlowTemp_K ? `${show(draft.document.survey.maxFlowTemp_K.value, 'temperature')}, the hottest flow` : 'assumed'} />
-        <li><Pick data-place="heating.pumpId" id={rowId('heating.pumpId')}><span>{practice.words.pump}</span><Choice label="Pump" value={own ? 'own' : (heating.pumpId ?? 'choose')} options={pumps} onChoose={(id) => { if (id !== 'own') edit([{ path: ['heating', 'pumpId'], value: id === 'choose' ? null : id }, { path: ['heating', 'pumpHead_Pa'], value: null }, { path: ['heating', 'pumpMost_m3_s'], value: null }]) }} /></Pick><NotesHere place="heating.pumpId" /></li>
-        <QuantityRow label="Its pressure against a shut valve" measure="water-pressure" {...at('pumpHead_Pa')} how="Maker's curve" why="The two ends of the maker's curve replace the generic one." empty="generic" />
-        <QuantityRow label="Its flow against nothing" measure="water-flow" {...at('pumpMost_m3_s')} how="Maker's curve" why="The two ends of the maker's curve replace the generic one." empty="generic" />
-        <QuantityRow label="Least flow of the boiler" measure="water-flow" {...at('boilerLeastFlow_m3_s')} how="Manual" why="When one small zone calls alone, this much must still pass." />
+        <li>
+          <Pick data-place="heating.fluid" id={rowId('heating.fluid')}>
+            <span>Filled with</span>
+            <Choice<FluidKind>
+              label="Filled with"
+              value={fluid.kind}
+              options={fluidKinds.map((id) => ({ id, text: fluidWords[id] }))}
+              onChoose={(kind) => edit([{ path: ['heating', 'fluid', 'kind'], value: kind }])}
+            />
+          </Pick>
+          <NotesHere place="heating.fluid" />
+        </li>
+        {fluid.kind !== 'water' && (
+          <>
+            <QuantityRow
+              label="Glycol, by mass"
+              measure="ratio"
+              {...known(fluid.massFraction, ['heating', 'fluid', 'massFraction'], edit)}
+              how="Refractometer"
+              why="By mass, not by volume. It decides where the mix freezes, how much it grows and how hard it is to pump."
+            />
+            <QuantityRow
+              label="Coldest it may get"
+              measure="temperature"
+              {...known(fluid.coldestTemp_K, ['heating', 'fluid', 'coldestTemp_K'], edit)}
+              how="Weather log"
+              why="The mix must not freeze there."
+            />
+          </>
+        )}
+        <QuantityRow
+          label="Flow temperature"
+          measure="temperature"
+          {...known(heat.flowTemp_K, ['heat', 'flowTemp_K'], edit)}
+          how="Boiler setting"
+          why="The properties of the water are taken between flow and return."
+          empty={
+            draft.document.survey.maxFlowTemp_K
+              ? `${show(draft.document.survey.maxFlowTemp_K.value, 'temperature')}, the hottest flow`
+              : 'assumed'
+          }
+        />
+        <li>
+          <Pick data-place="heating.pumpId" id={rowId('heating.pumpId')}>
+            <span>{practice.words.pump}</span>
+            <Choice
+              label="Pump"
+              value={own ? 'own' : (heating.pumpId ?? 'choose')}
+              options={pumps}
+              onChoose={(id) => {
+                if (id !== 'own')
+                  edit([
+                    { path: ['heating', 'pumpId'], value: id === 'choose' ? null : id },
+                    { path: ['heating', 'pumpHead_Pa'], value: null },
+                    { path: ['heating', 'pumpMost_m3_s'], value: null },
+                  ])
+              }}
+            />
+          </Pick>
+          <NotesHere place="heating.pumpId" />
+        </li>
+        <QuantityRow
+          label="Its pressure against a shut valve"
+          measure="water-pressure"
+          {...at('pumpHead_Pa')}
+          how="Maker's curve"
+          why="The two ends of the maker's curve replace the generic one."
+          empty="generic"
+        />
+        <QuantityRow
+          label="Its flow against nothing"
+          measure="water-flow"
+          {...at('pumpMost_m3_s')}
+          how="Maker's curve"
+          why="The two ends of the maker's curve replace the generic one."
+          empty="generic"
+        />
+        <QuantityRow
+          label="Least flow of the boiler"
+          measure="water-flow"
+          {...at('boilerLeastFlow_m3_s')}
+          how="Manual"
+          why="When one small zone calls alone, this much must still pass."
+        />
       </Ledger>
     </div>
   )
 }
 
-const Pick = styled.div` display: grid; align-items: center; gap: 8px; min-height: 35px; border-bottom: 0.8px solid var(--hair); grid-template-columns: minmax(0, 1fr) minmax(0, 250px); > span::first-letter { text-transform: uppercase; } `
+const Pick = styled.div`
+  display: grid;
+  align-items: center;
+  gap: 8px;
+  min-height: 35px;
+  border-bottom: 0.8px solid var(--hair);
+  grid-template-columns: minmax(0, 1fr) minmax(0, 250px);
+  > span::first-letter {
+    text-transform: uppercase;
+  }
+`

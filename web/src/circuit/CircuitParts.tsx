@@ -12,7 +12,16 @@ import { NotesHere } from '../ui/SheetPage'
 import { Cell, Figure, Row, Table } from '../ui/Table'
 
 type Kind = CircuitPart['kind']
-const kindWords: Readonly<Record<Kind, string>> = { boiler: 'Boiler', 'low-loss-header': 'Low-loss header', buffer: 'Buffer', filter: 'Filter', separator: 'Separator', 'zone-valve': 'Zone valve', coil: 'Coil', other: 'Other' }
+const kindWords: Readonly<Record<Kind, string>> = {
+  boiler: 'Boiler',
+  'low-loss-header': 'Low-loss header',
+  buffer: 'Buffer',
+  filter: 'Filter',
+  separator: 'Separator',
+  'zone-valve': 'Zone valve',
+  coil: 'Coil',
+  other: 'Other',
+}
 
 /** Boiler, header, filter, separator, valves: what each loses at a flow, and what it holds. */
 export function Parts({ answer }: { readonly answer: CircuitAnswer | undefined }) {
@@ -23,28 +32,154 @@ export function Parts({ answer }: { readonly answer: CircuitAnswer | undefined }
   const at = (i: number, key: string) => ['heating', 'parts', i, key]
   return (
     <section data-place="heating.parts" id={rowId('heating.parts')}>
-      <SectionHead>Boiler, header, filter, valves<small>the maker gives a loss at a flow</small></SectionHead>
+      <SectionHead>
+        Boiler, header, filter, valves<small>the maker gives a loss at a flow</small>
+      </SectionHead>
       <NotesHere place="heating.parts" />
       {parts.length > 0 && (
-        <Table label="Parts in the flow" columns="minmax(0, 1.3fr) minmax(0, 1fr) minmax(0, 1fr) 92px 92px 82px 74px 32px" heads={['Part', 'Kind', 'Stands in', '>Loses', '>At', '>Holds', `>Here, ${show.unit('water-pressure')}`, '']}>
+        <Table
+          label="Parts in the flow"
+          columns="minmax(0, 1.3fr) minmax(0, 1fr) minmax(0, 1fr) 92px 92px 82px 74px 32px"
+          heads={[
+            'Part',
+            'Kind',
+            'Stands in',
+            '>Loses',
+            '>At',
+            '>Holds',
+            `>Here, ${show.unit('water-pressure')}`,
+            '',
+          ]}
+        >
           {parts.map((part, i) => {
             const solved = answer?.parts.find((one) => one.part.id === part.id)
             return (
               <Row key={part.id} place={`heating.parts.${i}`}>
-                <Cell head="Part"><InlineText label={`Part ${i + 1} in the flow`} required value={part.name} maxLength={120} onCommit={(name) => edit([{ path: at(i, 'name'), value: name.trim() }])} /></Cell>
-                <Cell head="Kind"><Choice<Kind> label={`Kind of ${part.name}`} value={part.kind} options={circuitPartKinds.map((id) => ({ id, text: kindWords[id] }))} onChoose={(kind) => edit([{ path: at(i, 'kind'), value: kind }])} /></Cell>
-                <Cell head="Stands in"><Choice label={`Where ${part.name} stands`} value={part.zoneId ?? 'common'} options={[{ id: 'common', text: 'all zones' }, ...zones.map((zone) => ({ id: zone.id, text: zone.name }))]} onChoose={(id) => edit([{ path: at(i, 'zoneId'), value: id === 'common' ? null : id }])} /></Cell>
-                <Cell head="Loses" end><QuantityCell label={`Loss of ${part.name}`} measure="water-pressure" {...known(part.drop_Pa, at(i, 'drop_Pa'), edit)} /></Cell>
-                <Cell head="At" end><QuantityCell label={`Flow at which ${part.name} loses it`} measure="water-flow" {...known(part.atFlow_m3_s, at(i, 'atFlow_m3_s'), edit)} /></Cell>
-                <Cell head="Holds" end><QuantityCell label={`Water in ${part.name}`} measure="small-volume" {...known(part.water_m3, at(i, 'water_m3'), edit)} /></Cell>
-                <Figure head="Here" of={part.name}>{solved ? <span data-pencil={solved.assumed || undefined}>{show.figure(solved.loss_Pa, 'water-pressure', 3)}</span> : ''}</Figure>
-                <Drop name={part.name} onPress={() => edit([{ path: ['heating', 'parts'], value: parts.filter((one) => one.id !== part.id) }])} />
+                <Cell head="Part">
+                  <InlineText
+                    label={`Part ${i + 1} in the flow`}
+                    required
+                    value={part.name}
+                    maxLength={120}
+                    onCommit={(name) => edit([{ path: at(i, 'name'), value: name.trim() }])}
+                  />
+                </Cell>
+                <Cell head="Kind">
+                  <Choice<Kind>
+                    label={`Kind of ${part.name}`}
+                    value={part.kind}
+                    options={circuitPartKinds.map((id) => ({ id, text: kindWords[id] }))}
+                    onChoose={(kind) => edit([{ path: at(i, 'kind'), value: kind }])}
+                  />
+                </Cell>
+                <Cell head="Stands in">
+                  <Choice
+                    label={`Where ${part.name} stands`}
+                    value={part.zoneId ?? 'common'}
+                    options={[
+                      { id: 'common', text: 'all zones' },
+                      ...zones.map((zone) => ({ id: zone.id, text: zone.name })),
+                    ]}
+                    onChoose={(id) =>
+                      edit([{ path: at(i, 'zoneId'), value: id === 'common' ? null : id }])
+                    }
+                  />
+                </Cell>
+                <Cell head="Loses" end>
+                  <QuantityCell
+                    label={`Loss of ${part.name}`}
+                    measure="water-pressure"
+                    {...known(part.drop_Pa, at(i, 'drop_Pa'), edit)}
+                  />
+                </Cell>
+                <Cell head="At" end>
+                  <QuantityCell
+                    label={`Flow at which ${part.name} loses it`}
+                    measure="water-flow"
+                    {...known(part.atFlow_m3_s, at(i, 'atFlow_m3_s'), edit)}
+                  />
+                </Cell>
+                <Cell head="Holds" end>
+                  <QuantityCell
+                    label={`Water in ${part.name}`}
+                    measure="small-volume"
+                    {...known(part.water_m3, at(i, 'water_m3'), edit)}
+                  />
+                </Cell>
+                <Figure head="Here" of={part.name}>
+                  {solved ? (
+                    <span data-pencil={solved.assumed || undefined}>
+                      {show.figure(solved.loss_Pa, 'water-pressure', 3)}
+                    </span>
+                  ) : (
+                    ''
+                  )}
+                </Figure>
+                <Drop
+                  name={part.name}
+                  onPress={() =>
+                    edit([
+                      {
+                        path: ['heating', 'parts'],
+                        value: parts.filter((one) => one.id !== part.id),
+                      },
+                    ])
+                  }
+                />
               </Row>
             )
           })}
         </Table>
       )}
-      <Adds>{(['boiler', 'filter', 'separator', 'low-loss-header'] as const).filter((kind) => !parts.some((part) => part.kind === kind)).map((kind) => <Button key={kind} look="text" onPress={() => edit([{ path: ['heating', 'parts', parts.length], value: { id: newId(), name: kindWords[kind], kind, zoneId: null, drop_Pa: null, atFlow_m3_s: null, water_m3: null } }])}>Add a {kindWords[kind].toLowerCase()}</Button>)}<Button look="text" onPress={() => edit([{ path: ['heating', 'parts', parts.length], value: { id: newId(), name: 'New part', kind: 'other', zoneId: null, drop_Pa: null, atFlow_m3_s: null, water_m3: null } }])}>Add another part</Button></Adds>
+      <Adds>
+        {(['boiler', 'filter', 'separator', 'low-loss-header'] as const)
+          .filter((kind) => !parts.some((part) => part.kind === kind))
+          .map((kind) => (
+            <Button
+              key={kind}
+              look="text"
+              onPress={() =>
+                edit([
+                  {
+                    path: ['heating', 'parts', parts.length],
+                    value: {
+                      id: newId(),
+                      name: kindWords[kind],
+                      kind,
+                      zoneId: null,
+                      drop_Pa: null,
+                      atFlow_m3_s: null,
+                      water_m3: null,
+                    },
+                  },
+                ])
+              }
+            >
+              Add a {kindWords[kind].toLowerCase()}
+            </Button>
+          ))}
+        <Button
+          look="text"
+          onPress={() =>
+            edit([
+              {
+                path: ['heating', 'parts', parts.length],
+                value: {
+                  id: newId(),
+                  name: 'New part',
+                  kind: 'other',
+                  zoneId: null,
+                  drop_Pa: null,
+                  atFlow_m3_s: null,
+                  water_m3: null,
+                },
+              },
+            ])
+          }
+        >
+          Add another part
+        </Button>
+      </Adds>
     </section>
   )
 }

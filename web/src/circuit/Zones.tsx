@@ -19,34 +19,147 @@ export function Zones({ answer }: { readonly answer: CircuitAnswer | undefined }
   const { zones } = heating
   const at = (i: number, key: string) => ['heating', 'zones', i, key]
   const spare = heat.zones.filter((zone) => !zones.some((one) => one.heatZoneId === zone.id))
-  const add = (name: string, heatZoneId: string | null, n: number) => ({ path: ['heating', 'zones', zones.length + n], value: { id: newId(), name, heatZoneId, load_W: null, difference_K: null, alone: false } })
+  const add = (name: string, heatZoneId: string | null, n: number) => ({
+    path: ['heating', 'zones', zones.length + n],
+    value: { id: newId(), name, heatZoneId, load_W: null, difference_K: null, alone: false },
+  })
   return (
     <section data-place="heating.zones">
-      <SectionHead>Zones<small>flow from heat and the difference of flow and return</small></SectionHead>
+      <SectionHead>
+        Zones<small>flow from heat and the difference of flow and return</small>
+      </SectionHead>
       <NotesHere place="heating.zones" />
       {zones.length > 0 && (
-        <Table label="Zones" columns="minmax(0, 1.3fr) minmax(0, 1fr) 96px 92px 78px 78px 112px 32px" heads={['Zone', 'Heat from', '>Heat', '>Difference', `>Flow ${show.unit('water-flow')}`, `>Loss ${show.unit('water-pressure')}`, '>Throttle', '']}>
+        <Table
+          label="Zones"
+          columns="minmax(0, 1.3fr) minmax(0, 1fr) 96px 92px 78px 78px 112px 32px"
+          heads={[
+            'Zone',
+            'Heat from',
+            '>Heat',
+            '>Difference',
+            `>Flow ${show.unit('water-flow')}`,
+            `>Loss ${show.unit('water-pressure')}`,
+            '>Throttle',
+            '',
+          ]}
+        >
           {zones.map((zone, i) => {
             const solved = answer?.zones.find((one) => one.zone.id === zone.id)
             const linked = heat.zones.some((one) => one.id === zone.heatZoneId)
             return (
               <Row key={zone.id} place={`heating.zones.${i}`}>
-                <Cell head="Zone"><InlineText label={`Zone ${i + 1}`} required value={zone.name} maxLength={120} onCommit={(name) => edit([{ path: at(i, 'name'), value: name.trim() }])} /><SmallToggle isSelected={zone.alone} onChange={(alone) => edit([{ path: at(i, 'alone'), value: alone }])}><i />fed alone</SmallToggle></Cell>
-                <Cell head="Heat from"><Choice label={`Heat of ${zone.name} from`} value={linked ? zone.heatZoneId ?? '' : 'typed'} options={[{ id: 'typed', text: 'typed here' }, ...heat.zones.map((one) => ({ id: one.id, text: one.name }))]} onChoose={(id) => edit([{ path: at(i, 'heatZoneId'), value: id === 'typed' ? null : id }, ...(id === 'typed' ? [] : [{ path: at(i, 'load_W'), value: null }])])} /></Cell>
-                {linked && !zone.load_W ? <Figure head="Heat">{solved ? show(solved.load_W, 'power') : ''}</Figure> : <Cell head="Heat" end><QuantityCell label={`Heat of ${zone.name}`} measure="power" {...known(zone.load_W, at(i, 'load_W'), edit)} /></Cell>}
-                <Cell head="Difference" end><QuantityCell label={`Flow less return of ${zone.name}`} measure="temperature-difference" {...known(zone.difference_K ?? { value: solution.practice.circuit.difference_K, basis: 'assumed', from: 'Usual' }, at(i, 'difference_K'), edit)} /></Cell>
-                <Figure head="Flow" of={`Flow of ${zone.name}`}>{solved ? show.figure(solved.flow_m3_s, 'water-flow') : ''}</Figure>
-                <Figure head="Loss" of={`Loss of ${zone.name}`}>{solved ? show.figure(solved.loss_Pa, 'water-pressure') : ''}</Figure>
-                <Figure head="Throttle" {...(solved?.setting_m3_s === undefined ? {} : { of: `Balancing ${zone.name}` })}>{!solved ? '' : solved.isIndex ? 'index' : solved.zone.alone ? 'alone' : solved.setting_m3_s === undefined ? 'open' : <>{show.figure(solved.surplus_Pa, 'water-pressure')}, Kv {(solved.setting_m3_s * 3600).toFixed(1)}</>}</Figure>
-                <Drop name={zone.name} onPress={() => edit([{ path: ['heating', 'zones'], value: zones.filter((one) => one.id !== zone.id) }])} />
+                <Cell head="Zone">
+                  <InlineText
+                    label={`Zone ${i + 1}`}
+                    required
+                    value={zone.name}
+                    maxLength={120}
+                    onCommit={(name) => edit([{ path: at(i, 'name'), value: name.trim() }])}
+                  />
+                  <SmallToggle
+                    isSelected={zone.alone}
+                    onChange={(alone) => edit([{ path: at(i, 'alone'), value: alone }])}
+                  >
+                    <i />
+                    fed alone
+                  </SmallToggle>
+                </Cell>
+                <Cell head="Heat from">
+                  <Choice
+                    label={`Heat of ${zone.name} from`}
+                    value={linked ? (zone.heatZoneId ?? '') : 'typed'}
+                    options={[
+                      { id: 'typed', text: 'typed here' },
+                      ...heat.zones.map((one) => ({ id: one.id, text: one.name })),
+                    ]}
+                    onChoose={(id) =>
+                      edit([
+                        { path: at(i, 'heatZoneId'), value: id === 'typed' ? null : id },
+                        ...(id === 'typed' ? [] : [{ path: at(i, 'load_W'), value: null }]),
+                      ])
+                    }
+                  />
+                </Cell>
+                {linked && !zone.load_W ? (
+                  <Figure head="Heat">{solved ? show(solved.load_W, 'power') : ''}</Figure>
+                ) : (
+                  <Cell head="Heat" end>
+                    <QuantityCell
+                      label={`Heat of ${zone.name}`}
+                      measure="power"
+                      {...known(zone.load_W, at(i, 'load_W'), edit)}
+                    />
+                  </Cell>
+                )}
+                <Cell head="Difference" end>
+                  <QuantityCell
+                    label={`Flow less return of ${zone.name}`}
+                    measure="temperature-difference"
+                    {...known(
+                      zone.difference_K ?? {
+                        value: solution.practice.circuit.difference_K,
+                        basis: 'assumed',
+                        from: 'Usual',
+                      },
+                      at(i, 'difference_K'),
+                      edit,
+                    )}
+                  />
+                </Cell>
+                <Figure head="Flow" of={`Flow of ${zone.name}`}>
+                  {solved ? show.figure(solved.flow_m3_s, 'water-flow') : ''}
+                </Figure>
+                <Figure head="Loss" of={`Loss of ${zone.name}`}>
+                  {solved ? show.figure(solved.loss_Pa, 'water-pressure') : ''}
+                </Figure>
+                <Figure
+                  head="Throttle"
+                  {...(solved?.setting_m3_s === undefined ? {} : { of: `Balancing ${zone.name}` })}
+                >
+                  {!solved ? (
+                    ''
+                  ) : solved.isIndex ? (
+                    'index'
+                  ) : solved.zone.alone ? (
+                    'alone'
+                  ) : solved.setting_m3_s === undefined ? (
+                    'open'
+                  ) : (
+                    <>
+                      {show.figure(solved.surplus_Pa, 'water-pressure')}, Kv{' '}
+                      {(solved.setting_m3_s * 3600).toFixed(1)}
+                    </>
+                  )}
+                </Figure>
+                <Drop
+                  name={zone.name}
+                  onPress={() =>
+                    edit([
+                      {
+                        path: ['heating', 'zones'],
+                        value: zones.filter((one) => one.id !== zone.id),
+                      },
+                    ])
+                  }
+                />
               </Row>
             )
           })}
         </Table>
       )}
       <Adds>
-        {spare.length > 0 && <Button look="text" onPress={() => edit(spare.map((zone, n) => add(zone.name, zone.id, n)))}>Take the {spare.length === 1 ? 'zone' : `${spare.length} zones`} of the heat page</Button>}
-        <Button look="text" onPress={() => edit([add('New zone', null, 0)])}>Add a zone</Button>
+        {spare.length > 0 && (
+          <Button
+            look="text"
+            onPress={() => edit(spare.map((zone, n) => add(zone.name, zone.id, n)))}
+          >
+            Take the {spare.length === 1 ? 'zone' : `${spare.length} zones`} of the heat page
+          </Button>
+        )}
+        <Button look="text" onPress={() => edit([add('New zone', null, 0)])}>
+          Add a zone
+        </Button>
       </Adds>
     </section>
   )

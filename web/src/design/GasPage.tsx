@@ -1,5 +1,12 @@
 import type { GasAnswer, Show, TableRow } from '@hestian/core'
-import { drawingSvg, gasTree, gasWithOn, segmentColumns, segmentRows, segmentsFromRows } from '@hestian/core'
+import {
+  drawingSvg,
+  gasTree,
+  gasWithOn,
+  segmentColumns,
+  segmentRows,
+  segmentsFromRows,
+} from '@hestian/core'
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { GasMethods } from './GasMethods'
@@ -36,33 +43,138 @@ export function GasPage() {
   const { segments } = draft.document.gas
   const answer = sheet.applies ? sheet.answer : undefined
   const chosen = segments.some((segment) => segment.id === selected) ? selected : undefined
-  const burners = answer?.pipes.flatMap((pipe) => (pipe.appliance && pipe.pipe.load_W > 0 ? [pipe.appliance.id] : [])) ?? []
+  const burners =
+    answer?.pipes.flatMap((pipe) =>
+      pipe.appliance && pipe.pipe.load_W > 0 ? [pipe.appliance.id] : [],
+    ) ?? []
   const on = new Set(burners.filter((id) => !off.has(id)))
-  const shown = useMemo(() => answer && (off.size === 0 ? answer : gasWithOn(answer, new Set(answer.pipes.flatMap((pipe) => (pipe.appliance && !off.has(pipe.appliance.id) ? [pipe.appliance.id] : []))))), [answer, off])
+  const shown = useMemo(
+    () =>
+      answer &&
+      (off.size === 0
+        ? answer
+        : gasWithOn(
+            answer,
+            new Set(
+              answer.pipes.flatMap((pipe) =>
+                pipe.appliance && !off.has(pipe.appliance.id) ? [pipe.appliance.id] : [],
+              ),
+            ),
+          )),
+    [answer, off],
+  )
   const figures = useFigures(shown)
   // What takes long to draw follows when there is time: one goes on typing meanwhile.
-  const [late, lateChosen, lateAnswer] = [useDeferredValue(shown), useDeferredValue(chosen), useDeferredValue(answer)]
-  const used = useMemo(() => lateAnswer?.pipes.map(({ pipe }) => ({ material: pipe.material, size: pipe.size, length_m: pipe.length_m })) ?? [], [lateAnswer])
-  const toggle = useCallback((id: string) => setSelected((last) => (last === id ? undefined : id)), [])
+  const [late, lateChosen, lateAnswer] = [
+    useDeferredValue(shown),
+    useDeferredValue(chosen),
+    useDeferredValue(answer),
+  ]
+  const used = useMemo(
+    () =>
+      lateAnswer?.pipes.map(({ pipe }) => ({
+        material: pipe.material,
+        size: pipe.size,
+        length_m: pipe.length_m,
+      })) ?? [],
+    [lateAnswer],
+  )
+  const toggle = useCallback(
+    (id: string) => setSelected((last) => (last === id ? undefined : id)),
+    [],
+  )
   const { appliances } = draft.document
   const { practice } = solution
-  const read = useCallback((rows: readonly TableRow[], from: string) => segmentsFromRows(rows, { appliances, before: segments, material: practice.gas.material, unit: practice.units.length, newId, from }), [appliances, segments, practice])
-  const note = sheet.applies && sheet.answer?.tableLength_m !== undefined ? 'Calculated by the equation; the BS 6891 table (as remembered) is the second verdict and the stricter wins.' : 'Pressures gauge, everything burning. Drops count from where the stage begins.'
-  if (!sheet.applies) return <SheetPage sheet="gas"><Answer>No gas supply: <b>{sheet.because}</b></Answer><ProveSheet sheet="gas" /></SheetPage>
+  const read = useCallback(
+    (rows: readonly TableRow[], from: string) =>
+      segmentsFromRows(rows, {
+        appliances,
+        before: segments,
+        material: practice.gas.material,
+        unit: practice.units.length,
+        newId,
+        from,
+      }),
+    [appliances, segments, practice],
+  )
+  const note =
+    sheet.applies && sheet.answer?.tableLength_m !== undefined
+      ? 'Calculated by the equation; the BS 6891 table (as remembered) is the second verdict and the stricter wins.'
+      : 'Pressures gauge, everything burning. Drops count from where the stage begins.'
+  if (!sheet.applies)
+    return (
+      <SheetPage sheet="gas">
+        <Answer>
+          No gas supply: <b>{sheet.because}</b>
+        </Answer>
+        <ProveSheet sheet="gas" />
+      </SheetPage>
+    )
   return (
-    <SheetPage sheet="gas" margin={sheet.answer && (chosen ? <IfThisSize answer={sheet.answer} id={chosen} /> : <Hint>Press a pipe, in the drawing or the table, to change it and to see the sizes next to it.</Hint>)}>
-      {sheet.answer ? <Head answer={sheet.answer} /> : (
+    <SheetPage
+      sheet="gas"
+      margin={
+        sheet.answer &&
+        (chosen ? (
+          <IfThisSize answer={sheet.answer} id={chosen} />
+        ) : (
+          <Hint>
+            Press a pipe, in the drawing or the table, to change it and to see the sizes next to it.
+          </Hint>
+        ))
+      }
+    >
+      {sheet.answer ? (
+        <Head answer={sheet.answer} />
+      ) : (
         <>
-          <Answer>The pipe waits for <b>{judgement.sheets.gas.missing.length === 1 ? 'one answer' : `${judgement.sheets.gas.missing.length} answers`}.</b></Answer>
-          <VerdictLine><VerdictChip verdict="not-yet" word="Not yet" /><span>{sheet.missing.map((gap) => gap.what).join('; ')}</span></VerdictLine>
+          <Answer>
+            The pipe waits for{' '}
+            <b>
+              {judgement.sheets.gas.missing.length === 1
+                ? 'one answer'
+                : `${judgement.sheets.gas.missing.length} answers`}
+              .
+            </b>
+          </Answer>
+          <VerdictLine>
+            <VerdictChip verdict="not-yet" word="Not yet" />
+            <span>{sheet.missing.map((gap) => gap.what).join('; ')}</span>
+          </VerdictLine>
         </>
       )}
-      {shown && burners.length > 1 && <GasOn answer={shown} on={on} onChange={(next) => setOff(new Set(burners.filter((id) => !next.has(id))))} />}
+      {shown && burners.length > 1 && (
+        <GasOn
+          answer={shown}
+          on={on}
+          onChange={(next) => setOff(new Set(burners.filter((id) => !next.has(id))))}
+        />
+      )}
       {late && <Diagram answer={late} selected={lateChosen} onPick={toggle} />}
-      <div data-place="gas.segments"><Outline pipes={pipes} heads={heads(show)} figures={figures} selected={chosen} onSelect={setSelected} note={note} /></div>
-      <TableIo fileName="gas-pipes.csv" columns={segmentColumns} count={segments.length} rows={() => segmentRows(draft.document, show)} read={read} onUse={(next) => edit([{ path: ['gas', 'segments'], value: next }])} />
+      <div data-place="gas.segments">
+        <Outline
+          pipes={pipes}
+          heads={heads(show)}
+          figures={figures}
+          selected={chosen}
+          onSelect={setSelected}
+          note={note}
+        />
+      </div>
+      <TableIo
+        fileName="gas-pipes.csv"
+        columns={segmentColumns}
+        count={segments.length}
+        rows={() => segmentRows(draft.document, show)}
+        read={read}
+        onUse={(next) => edit([{ path: ['gas', 'segments'], value: next }])}
+      />
       {chosen && <SegmentEditor key={chosen} id={chosen} onGone={() => setSelected(undefined)} />}
-      <Prose><b>Smell of gas:</b> no flame, no switches, phone or doorbell inside; shut the meter valve only if it is safe on the way out; open windows and leave; call {solution.practice.words.gasEmergency} from outside.</Prose>
+      <Prose>
+        <b>Smell of gas:</b> no flame, no switches, phone or doorbell inside; shut the meter valve
+        only if it is safe on the way out; open windows and leave; call{' '}
+        {solution.practice.words.gasEmergency} from outside.
+      </Prose>
       <GasRules />
       {lateAnswer && <GasMethods answer={lateAnswer} />}
       {lateAnswer && <Prices used={used} cost={lateAnswer.cost} />}
@@ -79,49 +191,130 @@ function Head({ answer }: { readonly answer: GasAnswer }) {
   const findings = judgement.sheets.gas.findings
   const stop = findings.find((finding) => finding.severity === 'stop')
   const fixes = findings.filter((finding) => finding.severity === 'fix').length
-  const spare = Math.min(...pipes.filter((pipe) => pipe.appliance && pipe.id !== index.id).map((pipe) => (pipe.allowed_Pa ?? answer.allowance_Pa) - pipe.dropTo_Pa))
+  const spare = Math.min(
+    ...pipes
+      .filter((pipe) => pipe.appliance && pipe.id !== index.id)
+      .map((pipe) => (pipe.allowed_Pa ?? answer.allowance_Pa) - pipe.dropTo_Pa),
+  )
   return (
     <>
-      <Answer><b>{index.pipe.size.name}</b> to the {lower(index.appliance?.name ?? 'last appliance')}; <b>{show(index.dropTo_Pa, 'gas-pressure')}</b> of the <b>{show(indexAllowed_Pa, 'gas-pressure')}</b> allowed.</Answer>
+      <Answer>
+        <b>{index.pipe.size.name}</b> to the {lower(index.appliance?.name ?? 'last appliance')};{' '}
+        <b>{show(index.dropTo_Pa, 'gas-pressure')}</b> of the{' '}
+        <b>{show(indexAllowed_Pa, 'gas-pressure')}</b> allowed.
+      </Answer>
       <VerdictLine>
-        <VerdictChip verdict={stop ? 'stop' : 'pass'} word={stop ? 'Stop' : 'Pass'} {...(stop ? { href: `#${rowId(stop.place)}` } : {})} />
-        <span>Everything at full rate draws <b>{show(total_m3_s, 'gas-flow')}</b>, starting from {answer.meterAssumed ? 'an assumed ' : ''}<b>{show(answer.supply.meterGauge_Pa, 'gas-pressure')}</b> <Link to={`/jobs/${state.id}/readings`}>at the meter</Link>.{Number.isFinite(spare) && <> The others have <b>{show(spare, 'gas-pressure')}</b> or more to spare.</>} {fixes > 0 && !stop && <>{fixes === 1 ? 'One thing is' : `${fixes} things are`} to fix before handover.</>}</span>
+        <VerdictChip
+          verdict={stop ? 'stop' : 'pass'}
+          word={stop ? 'Stop' : 'Pass'}
+          {...(stop ? { href: `#${rowId(stop.place)}` } : {})}
+        />
+        <span>
+          Everything at full rate draws <b>{show(total_m3_s, 'gas-flow')}</b>, starting from{' '}
+          {answer.meterAssumed ? 'an assumed ' : ''}
+          <b>{show(answer.supply.meterGauge_Pa, 'gas-pressure')}</b>{' '}
+          <Link to={`/jobs/${state.id}/readings`}>at the meter</Link>.
+          {Number.isFinite(spare) && (
+            <>
+              {' '}
+              The others have <b>{show(spare, 'gas-pressure')}</b> or more to spare.
+            </>
+          )}{' '}
+          {fixes > 0 && !stop && (
+            <>{fixes === 1 ? 'One thing is' : `${fixes} things are`} to fix before handover.</>
+          )}
+        </span>
       </VerdictLine>
     </>
   )
 }
 
-const lower = (text: string) => (/^[A-Z][a-z]/.test(text) ? text.charAt(0).toLowerCase() + text.slice(1) : text)
+const lower = (text: string) =>
+  /^[A-Z][a-z]/.test(text) ? text.charAt(0).toLowerCase() + text.slice(1) : text
 
-interface PickProps { readonly selected: string | undefined; readonly onPick: (id: string) => void }
+interface PickProps {
+  readonly selected: string | undefined
+  readonly onPick: (id: string) => void
+}
 
-const Diagram = memo(function Diagram({ answer, selected, onPick }: PickProps & { readonly answer: GasAnswer }) {
+const Diagram = memo(function Diagram({
+  answer,
+  selected,
+  onPick,
+}: PickProps & { readonly answer: GasAnswer }) {
   const { show } = useJob()
   const narrow = useNarrow()
-  const drawing = useMemo(() => gasTree(answer, show, narrow ? 366 : 820, selected), [answer, show, narrow, selected])
+  const drawing = useMemo(
+    () => gasTree(answer, show, narrow ? 366 : 820, selected),
+    [answer, show, narrow, selected],
+  )
   return (
     <Quad tabIndex={0} aria-label="Pipe tree and pressure" role="region">
       <DrawingView drawing={drawing} selected={selected} onPick={onPick} />
-      <Button look="text" onPress={() => saveFile('gas-supply.svg', 'image/svg+xml', drawingSvg(drawing))}>Save the drawing</Button>
+      <Button
+        look="text"
+        onPress={() => saveFile('gas-supply.svg', 'image/svg+xml', drawingSvg(drawing))}
+      >
+        Save the drawing
+      </Button>
     </Quad>
   )
 })
 
-const heads = (show: Show) => [['Size', ''], ['Fittings', show.unit('length')], ['Flow', show.unit('gas-flow')], ['Speed', show.unit('velocity')], ['Drop', show.unit('gas-pressure')], ['Far end', show.unit('gas-pressure')]] as const
+const heads = (show: Show) =>
+  [
+    ['Size', ''],
+    ['Fittings', show.unit('length')],
+    ['Flow', show.unit('gas-flow')],
+    ['Speed', show.unit('velocity')],
+    ['Drop', show.unit('gas-pressure')],
+    ['Far end', show.unit('gas-pressure')],
+  ] as const
 
 /** What the outline shows of each pipe; of one that cannot be computed yet only its name and length. */
 function useFigures(answer: GasAnswer | undefined): ReadonlyMap<string, RowFigures> {
   const { show, draft } = useJob()
   const { segments } = draft.document.gas
   return useMemo(() => {
-    if (!answer) return new Map(segments.map((segment, i): [string, RowFigures] => [segment.id, { place: `gas.segments.${i}`, cells: [segment.size ?? ''], values: [], waits: true }]))
-    return new Map(answer.pipes.map((pipe): [string, RowFigures] => {
-      const fittings_m = pipe.effective_m - pipe.pipe.length_m
-      return [pipe.id, {
-        place: pipe.place, chosen: pipe.chosen, ...(pipe.id === answer.index.id ? { tag: 'index' } : pipe.pipe.regulator ? { tag: 'regulator' } : {}), values: [pipe.pipe.size.bore_m, fittings_m, pipe.flow_m3_s, pipe.velocity_m_s, pipe.drop_Pa, pipe.farGauge_Pa],
-        cells: [pipe.pipe.size.name, show.figure(fittings_m, 'length'), show.figure(pipe.flow_m3_s, 'gas-flow'), show.figure(pipe.velocity_m_s, 'velocity'), show.figure(pipe.drop_Pa, 'gas-pressure'), show.figure(pipe.farGauge_Pa, 'gas-pressure')],
-      }]
-    }))
+    if (!answer)
+      return new Map(
+        segments.map((segment, i): [string, RowFigures] => [
+          segment.id,
+          { place: `gas.segments.${i}`, cells: [segment.size ?? ''], values: [], waits: true },
+        ]),
+      )
+    return new Map(
+      answer.pipes.map((pipe): [string, RowFigures] => {
+        const fittings_m = pipe.effective_m - pipe.pipe.length_m
+        return [
+          pipe.id,
+          {
+            place: pipe.place,
+            chosen: pipe.chosen,
+            ...(pipe.id === answer.index.id
+              ? { tag: 'index' }
+              : pipe.pipe.regulator
+                ? { tag: 'regulator' }
+                : {}),
+            values: [
+              pipe.pipe.size.bore_m,
+              fittings_m,
+              pipe.flow_m3_s,
+              pipe.velocity_m_s,
+              pipe.drop_Pa,
+              pipe.farGauge_Pa,
+            ],
+            cells: [
+              pipe.pipe.size.name,
+              show.figure(fittings_m, 'length'),
+              show.figure(pipe.flow_m3_s, 'gas-flow'),
+              show.figure(pipe.velocity_m_s, 'velocity'),
+              show.figure(pipe.drop_Pa, 'gas-pressure'),
+              show.figure(pipe.farGauge_Pa, 'gas-pressure'),
+            ],
+          },
+        ]
+      }),
+    )
   }, [answer, segments, show])
 }
-

@@ -7,7 +7,11 @@ import { Choice, InlineText } from '../ui/fields'
 import { knownOf, Ledger, QuantityRow } from '../ui/QuantityRow'
 import { PipeGrid } from './SegmentEditor'
 
-const names: Readonly<Record<LowGasMethod, string>> = { 'nfpa54-low': 'Low-pressure equation', darcy: 'Darcy–Weisbach, Colebrook', renouard: 'Renouard’s formula' }
+const names: Readonly<Record<LowGasMethod, string>> = {
+  'nfpa54-low': 'Low-pressure equation',
+  darcy: 'Darcy–Weisbach, Colebrook',
+  renouard: 'Renouard’s formula',
+}
 const own = 'practice'
 
 /** By which equation and for how much of the load the pipes are sized, and the bond to earth. */
@@ -21,14 +25,118 @@ export const GasRules = memo(function GasRules() {
     <section>
       <SectionHead>By what rule</SectionHead>
       <PipeGrid>
-        <Choice labelled label="Equation" value={gas.method ?? own} options={[{ id: own, text: `The practice’s: ${names[practice.gas.method]}` }, ...gasMethods.filter((method) => method !== practice.gas.method).map((method) => ({ id: method, text: names[method] }))]} onChoose={(next) => edit([{ path: ['gas', 'method'], value: next === own ? null : next }])} />
-        <Choice labelled label="Burning at once" value={diversity ? 'share' : 'all'} options={[{ id: 'all', text: 'Everything' }, { id: 'share', text: 'A share, by a declared rule' }] as const} onChoose={(next) => edit([{ path: ['gas', 'diversity'], value: next === 'all' ? null : { ratio: { value: 0.8, basis: 'assumed', from: '' }, rule: 'Rule to be named' } }])} />
-        <Choice labelled label="Gas pipe bonded to earth" value={gas.bonded ?? 'open'} options={[{ id: 'open', text: 'not looked at' }, { id: 'yes', text: 'Yes' }, { id: 'no', text: 'No' }] as const} onChoose={(next) => edit([{ path: ['gas', 'bonded'], value: next === 'open' ? null : next }])} />
-        {factor < 1 && practice.gas.altitudeDerates && <Choice labelled label={`At ${survey.elevation_m ? show(survey.elevation_m.value, 'elevation') : 'this height'}`} value={gas.derated ? 'derated' : 'plate'} options={[{ id: 'plate', text: 'Sized for the plates’ full input' }, { id: 'derated', text: `Sized for ${show(factor, 'ratio', 0)} of it, as set on site` }] as const} onChoose={(next) => edit([{ path: ['gas', 'derated'], value: next === 'derated' }])} />}
-        {diversity && <InlineText labelled required least={3} lines label="By which rule" value={diversity.rule} maxLength={300} onCommit={(rule) => edit([{ path: ['gas', 'diversity', 'rule'], value: rule.trim() }])} />}
+        <Choice
+          labelled
+          label="Equation"
+          value={gas.method ?? own}
+          options={[
+            { id: own, text: `The practice’s: ${names[practice.gas.method]}` },
+            ...gasMethods
+              .filter((method) => method !== practice.gas.method)
+              .map((method) => ({ id: method, text: names[method] })),
+          ]}
+          onChoose={(next) =>
+            edit([{ path: ['gas', 'method'], value: next === own ? null : next }])
+          }
+        />
+        <Choice
+          labelled
+          label="Burning at once"
+          value={diversity ? 'share' : 'all'}
+          options={
+            [
+              { id: 'all', text: 'Everything' },
+              { id: 'share', text: 'A share, by a declared rule' },
+            ] as const
+          }
+          onChoose={(next) =>
+            edit([
+              {
+                path: ['gas', 'diversity'],
+                value:
+                  next === 'all'
+                    ? null
+                    : {
+                        ratio: { value: 0.8, basis: 'assumed', from: '' },
+                        rule: 'Rule to be named',
+                      },
+              },
+            ])
+          }
+        />
+        <Choice
+          labelled
+          label="Gas pipe bonded to earth"
+          value={gas.bonded ?? 'open'}
+          options={
+            [
+              { id: 'open', text: 'not looked at' },
+              { id: 'yes', text: 'Yes' },
+              { id: 'no', text: 'No' },
+            ] as const
+          }
+          onChoose={(next) =>
+            edit([{ path: ['gas', 'bonded'], value: next === 'open' ? null : next }])
+          }
+        />
+        {factor < 1 && practice.gas.altitudeDerates && (
+          <Choice
+            labelled
+            label={`At ${survey.elevation_m ? show(survey.elevation_m.value, 'elevation') : 'this height'}`}
+            value={gas.derated ? 'derated' : 'plate'}
+            options={
+              [
+                { id: 'plate', text: 'Sized for the plates’ full input' },
+                {
+                  id: 'derated',
+                  text: `Sized for ${show(factor, 'ratio', 0)} of it, as set on site`,
+                },
+              ] as const
+            }
+            onChoose={(next) => edit([{ path: ['gas', 'derated'], value: next === 'derated' }])}
+          />
+        )}
+        {diversity && (
+          <InlineText
+            labelled
+            required
+            least={3}
+            lines
+            label="By which rule"
+            value={diversity.rule}
+            maxLength={300}
+            onCommit={(rule) => edit([{ path: ['gas', 'diversity', 'rule'], value: rule.trim() }])}
+          />
+        )}
       </PipeGrid>
-      <Ledger><QuantityRow label="The meter itself loses, at full load" place="gas.meterDrop" measure="gas-pressure" value={gas.meterDrop_Pa} how="Meter’s badge or two gauges" empty="not told apart" why="What is lost from lock-up to the meter’s outlet, less this, is the regulator’s." onUse={(entry) => edit([{ path: ['gas', 'meterDrop_Pa'], value: knownOf(entry) }])} onClear={() => edit([{ path: ['gas', 'meterDrop_Pa'], value: null }])} /></Ledger>
-      {diversity && <Ledger><QuantityRow label="Share that burns at once" place="gas.diversity" measure="ratio" value={diversity.ratio} how="The rule" why="Never less than the largest appliance of a pipe." onUse={(entry) => edit([{ path: ['gas', 'diversity', 'ratio'], value: knownOf(entry) }])} /></Ledger>}
+      <Ledger>
+        <QuantityRow
+          label="The meter itself loses, at full load"
+          place="gas.meterDrop"
+          measure="gas-pressure"
+          value={gas.meterDrop_Pa}
+          how="Meter’s badge or two gauges"
+          empty="not told apart"
+          why="What is lost from lock-up to the meter’s outlet, less this, is the regulator’s."
+          onUse={(entry) => edit([{ path: ['gas', 'meterDrop_Pa'], value: knownOf(entry) }])}
+          onClear={() => edit([{ path: ['gas', 'meterDrop_Pa'], value: null }])}
+        />
+      </Ledger>
+      {diversity && (
+        <Ledger>
+          <QuantityRow
+            label="Share that burns at once"
+            place="gas.diversity"
+            measure="ratio"
+            value={diversity.ratio}
+            how="The rule"
+            why="Never less than the largest appliance of a pipe."
+            onUse={(entry) =>
+              edit([{ path: ['gas', 'diversity', 'ratio'], value: knownOf(entry) }])
+            }
+          />
+        </Ledger>
+      )}
     </section>
   )
 })

@@ -15,18 +15,35 @@ export function IfThisSize({ answer, id }: { readonly answer: GasAnswer; readonl
   const index = draft.document.gas.segments.indexOf(pipe.segment)
   return (
     <SizesFrame>
-      <h3>{pipe.segment.name} <small>selected</small></h3>
+      <h3>
+        {pipe.segment.name} <small>selected</small>
+      </h3>
       <p>If this length were</p>
       <ol>
         {rows.map((row) => {
           const { size, worst_Pa, current } = row
           const says = refusal(row, show)
           return (
-          <li key={size.name} data-current={current || undefined}>
-            <b>{size.name}</b>
-            <div><span className="tnum">{show(worst_Pa, 'gas-pressure')} to the worst off</span><em data-over={says !== undefined || undefined}>{says ?? (current ? 'Pass: as drawn' : 'Pass')}</em>{!current && <Button look="text" onPress={() => edit([{ path: ['gas', 'segments', index, 'size'], value: size.name }])}>Use it</Button>}</div>
-            <Mark kind={says ? 'stop' : 'pass'} />
-          </li>
+            <li key={size.name} data-current={current || undefined}>
+              <b>{size.name}</b>
+              <div>
+                <span className="tnum">{show(worst_Pa, 'gas-pressure')} to the worst off</span>
+                <em data-over={says !== undefined || undefined}>
+                  {says ?? (current ? 'Pass: as drawn' : 'Pass')}
+                </em>
+                {!current && (
+                  <Button
+                    look="text"
+                    onPress={() =>
+                      edit([{ path: ['gas', 'segments', index, 'size'], value: size.name }])
+                    }
+                  >
+                    Use it
+                  </Button>
+                )}
+              </div>
+              <Mark kind={says ? 'stop' : 'pass'} />
+            </li>
           )
         })}
       </ol>
@@ -36,5 +53,7 @@ export function IfThisSize({ answer, id }: { readonly answer: GasAnswer; readonl
 
 function refusal({ over_Pa, tableRefuses_m3_s }: SizeBeside, show: Show): string | undefined {
   if (over_Pa > 0) return `Stop: ${show(over_Pa, 'gas-pressure')} over`
-  return tableRefuses_m3_s === undefined ? undefined : `Stop: the table lets it carry ${show(tableRefuses_m3_s, 'gas-flow')}`
+  return tableRefuses_m3_s === undefined
+    ? undefined
+    : `Stop: the table lets it carry ${show(tableRefuses_m3_s, 'gas-flow')}`
 }

@@ -21,7 +21,15 @@ export function LadderView({ ladder, file, height, edits }: LadderViewProps) {
   const { units } = solution.practice
   // The scale stands still while a rung is moved, or the rung would run from the finger.
   const [held_Pa, setHeld] = useState<number>()
-  const drawing = useMemo(() => drawLadder(ladder, units, show, { width: 366, height, ...(held_Pa === undefined ? {} : { top_Pa: held_Pa }) }), [ladder, units, show, height, held_Pa])
+  const drawing = useMemo(
+    () =>
+      drawLadder(ladder, units, show, {
+        width: 366,
+        height,
+        ...(held_Pa === undefined ? {} : { top_Pa: held_Pa }),
+      }),
+    [ladder, units, show, height, held_Pa],
+  )
   const move = (rung: string, gauge_Pa: number, done: boolean) => {
     const change = edits(rung, gauge_Pa)
     if (!change) return
@@ -31,10 +39,26 @@ export function LadderView({ ladder, file, height, edits }: LadderViewProps) {
   }
   return (
     <>
-      <Grid><DrawingView drawing={drawing} {...(frozen ? {} : { onSlide: move })} /></Grid>
-      <Button look="text" onPress={() => saveFile(file, 'image/svg+xml', drawingSvg(drawing))}>Save the drawing</Button>
+      <Grid>
+        <DrawingView drawing={drawing} {...(frozen ? {} : { onSlide: move })} />
+      </Grid>
+      <Button look="text" onPress={() => saveFile(file, 'image/svg+xml', drawingSvg(drawing))}>
+        Save the drawing
+      </Button>
     </>
   )
 }
 
-export const Grid = styled.div` background: repeating-linear-gradient(0deg, color-mix(in srgb, var(--hair) 45%, transparent) 0 0.8px, transparent 0.8px 15px), repeating-linear-gradient(90deg, color-mix(in srgb, var(--hair) 45%, transparent) 0 0.8px, transparent 0.8px 15px); `
+export const Grid = styled.div`
+  background:
+    repeating-linear-gradient(
+      0deg,
+      color-mix(in srgb, var(--hair) 45%, transparent) 0 0.8px,
+      transparent 0.8px 15px
+    ),
+    repeating-linear-gradient(
+      90deg,
+      color-mix(in srgb, var(--hair) 45%, transparent) 0 0.8px,
+      transparent 0.8px 15px
+    );
+`

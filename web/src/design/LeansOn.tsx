@@ -19,26 +19,57 @@ export const LeansOn = memo(function LeansOn({ sheet }: { readonly sheet: Leanin
     const timer = setTimeout(() => ask({ kind: 'leans', document, sheets: [sheet] }), pause_ms)
     return () => clearTimeout(timer)
   }, [ask, document, sheet])
-  const answer = work.state === 'done' ? work.answer : work.state === 'working' ? work.before : undefined
+  const answer =
+    work.state === 'done' ? work.answer : work.state === 'working' ? work.before : undefined
   const slow = useSlow(work.state === 'working')
-  if (!answer) return work.state === 'working' && slow ? (
-    <section aria-label="Assumptions it leans on">
-      <SectionHead>Leans on</SectionHead>
-      <Trying role="status"><progress value={work.share} max={1} aria-label="Trying the assumptions" /><span>Moving each assumption until the answer is another one …</span><Button look="text" onPress={cancel}>Leave it</Button></Trying>
-    </section>
-  ) : null
+  if (!answer)
+    return work.state === 'working' && slow ? (
+      <section aria-label="Assumptions it leans on">
+        <SectionHead>Leans on</SectionHead>
+        <Trying role="status">
+          <progress value={work.share} max={1} aria-label="Trying the assumptions" />
+          <span>Moving each assumption until the answer is another one …</span>
+          <Button look="text" onPress={cancel}>
+            Leave it
+          </Button>
+        </Trying>
+      </section>
+    ) : null
   const { leanings } = answer
   return (
     <section aria-label="Assumptions it leans on">
-      <SectionHead>Leans on<small>{work.state === 'working' && slow ? <Button look="text" onPress={cancel}>being tried again: leave it</Button> : leanings.length === 0 ? 'no assumption' : 'pencil that could change the answer'}</small></SectionHead>
-      {leanings.length === 0 ? <None>No assumed value would change this answer within three times its range.</None> : (
+      <SectionHead>
+        Leans on
+        <small>
+          {work.state === 'working' && slow ? (
+            <Button look="text" onPress={cancel}>
+              being tried again: leave it
+            </Button>
+          ) : leanings.length === 0 ? (
+            'no assumption'
+          ) : (
+            'pencil that could change the answer'
+          )}
+        </small>
+      </SectionHead>
+      {leanings.length === 0 ? (
+        <None>No assumed value would change this answer within three times its range.</None>
+      ) : (
         <List>
           {leanings.map((one) => (
             <li key={one.path.join('.')}>
-              <Mark kind={one.holds ? 'pass' : 'fix'} size={18} label={one.holds ? 'holds' : 'does not hold'} />
+              <Mark
+                kind={one.holds ? 'pass' : 'fix'}
+                size={18}
+                label={one.holds ? 'holds' : 'does not hold'}
+              />
               <span>{one.name}</span>
               <b className="tnum">{show(one.value, one.measure)}</b>
-              <small>holds from {show.figure(one.from, one.measure)} to {show(one.to, one.measure)}; guessed {show.figure(one.between[0], one.measure)} to {show.figure(one.between[1], one.measure)}</small>
+              <small>
+                holds from {show.figure(one.from, one.measure)} to {show(one.to, one.measure)};
+                guessed {show.figure(one.between[0], one.measure)} to{' '}
+                {show.figure(one.between[1], one.measure)}
+              </small>
             </li>
           ))}
         </List>
@@ -58,6 +89,50 @@ function useSlow(going: boolean): boolean {
   return slow
 }
 
-const Trying = styled.div` display: flex; gap: 14px; align-items: center; flex-wrap: wrap; padding: 6px 0; font-size: 15px; color: var(--ink-2); progress { width: 160px; accent-color: var(--ink); } `
-const None = styled.p` color: var(--ink-2); font-size: 15px; padding: 6px 0; `
-const List = styled.ul` li { display: grid; grid-template-columns: 22px minmax(0, 1fr) 90px minmax(0, 1.5fr); gap: 10px; align-items: center; min-height: 34px; border-bottom: 0.8px solid var(--hair); } b { color: var(--pencil); font-weight: 450; border-bottom: 2px dashed var(--pencil); justify-self: end; } small { font-size: 14px; line-height: 18px; color: var(--ink-3); } @media (max-width: 720px) { li { grid-template-columns: 22px minmax(0, 1fr) auto; } small { grid-column: 2 / -1; } } `
+const Trying = styled.div`
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  flex-wrap: wrap;
+  padding: 6px 0;
+  font-size: 15px;
+  color: var(--ink-2);
+  progress {
+    width: 160px;
+    accent-color: var(--ink);
+  }
+`
+const None = styled.p`
+  color: var(--ink-2);
+  font-size: 15px;
+  padding: 6px 0;
+`
+const List = styled.ul`
+  li {
+    display: grid;
+    grid-template-columns: 22px minmax(0, 1fr) 90px minmax(0, 1.5fr);
+    gap: 10px;
+    align-items: center;
+    min-height: 34px;
+    border-bottom: 0.8px solid var(--hair);
+  }
+  b {
+    color: var(--pencil);
+    font-weight: 450;
+    border-bottom: 2px dashed var(--pencil);
+    justify-self: end;
+  }
+  small {
+    font-size: 14px;
+    line-height: 18px;
+    color: var(--ink-3);
+  }
+  @media (max-width: 720px) {
+    li {
+      grid-template-columns: 22px minmax(0, 1fr) auto;
+    }
+    small {
+      grid-column: 2 / -1;
+    }
+  }
+`

@@ -6,13 +6,50 @@ import { NotesHere } from '../ui/SheetPage'
 import { Cell, Row, Table } from '../ui/Table'
 
 type Position = Heating['position']
-type Question = { readonly [K in keyof Position]: { readonly key: K; readonly label: string; readonly options: readonly { readonly id: NonNullable<Position[K]>; readonly text: string }[] } }[keyof Position]
+type Question = {
+  readonly [K in keyof Position]: {
+    readonly key: K
+    readonly label: string
+    readonly options: readonly { readonly id: NonNullable<Position[K]>; readonly text: string }[]
+  }
+}[keyof Position]
 
 const questions = (pump: string): readonly Question[] => [
-  { key: 'side', label: `Side of the ${pump}`, options: [{ id: 'suction', text: `before the ${pump}, suction side` }, { id: 'delivery', text: `after the ${pump}, delivery side` }] },
-  { key: 'between', label: 'Between it and the boiler', options: [{ id: 'nothing', text: 'nothing that shuts' }, { id: 'lockable', text: 'a valve that locks open' }, { id: 'plain-valve', text: 'a plain valve' }, { id: 'zone-valve', text: 'a zone valve' }] },
-  { key: 'from', label: 'Connected', options: [{ id: 'below', text: 'from below' }, { id: 'above', text: 'from above' }] },
-  { key: 'carriedBy', label: 'Carried by', options: [{ id: 'bracket', text: 'a bracket' }, { id: 'floor', text: 'the floor' }, { id: 'pipe', text: 'its pipe' }] },
+  {
+    key: 'side',
+    label: `Side of the ${pump}`,
+    options: [
+      { id: 'suction', text: `before the ${pump}, suction side` },
+      { id: 'delivery', text: `after the ${pump}, delivery side` },
+    ],
+  },
+  {
+    key: 'between',
+    label: 'Between it and the boiler',
+    options: [
+      { id: 'nothing', text: 'nothing that shuts' },
+      { id: 'lockable', text: 'a valve that locks open' },
+      { id: 'plain-valve', text: 'a plain valve' },
+      { id: 'zone-valve', text: 'a zone valve' },
+    ],
+  },
+  {
+    key: 'from',
+    label: 'Connected',
+    options: [
+      { id: 'below', text: 'from below' },
+      { id: 'above', text: 'from above' },
+    ],
+  },
+  {
+    key: 'carriedBy',
+    label: 'Carried by',
+    options: [
+      { id: 'bracket', text: 'a bracket' },
+      { id: 'floor', text: 'the floor' },
+      { id: 'pipe', text: 'its pipe' },
+    ],
+  },
 ]
 
 /** How and where the vessel is connected: where the pressure does not change, what could shut it off, what carries it full. */
@@ -22,13 +59,31 @@ export function VesselPosition({ answer }: { readonly answer: VesselAnswer | und
   if (!heating || answer?.fitted_m3 === 0) return null
   return (
     <section data-place="heating.position">
-      <SectionHead>How it is connected<small>{answer ? `full of water it weighs about ${Math.round(answer.fitted_m3 * 1000)} kg more${solution.practice.units['small-volume'] === 'usGal' ? ` (${show(answer.fitted_m3, 'small-volume')})` : ''}` : ''}</small></SectionHead>
+      <SectionHead>
+        How it is connected
+        <small>
+          {answer
+            ? `full of water it weighs about ${Math.round(answer.fitted_m3 * 1000)} kg more${solution.practice.units['small-volume'] === 'usGal' ? ` (${show(answer.fitted_m3, 'small-volume')})` : ''}`
+            : ''}
+        </small>
+      </SectionHead>
       <NotesHere place="heating.position" />
-      <Table label="How the vessel is connected" columns="minmax(0, 1fr) minmax(0, 1fr)" heads={['', '']}>
+      <Table
+        label="How the vessel is connected"
+        columns="minmax(0, 1fr) minmax(0, 1fr)"
+        heads={['', '']}
+      >
         {questions(solution.practice.words.pump).map(({ key, label, options }) => (
           <Row key={key} place={`heating.position.${key}`}>
             <Cell head="">{label}</Cell>
-            <Cell head=""><Choice<string> label={label} value={heating.position[key]} options={options} onChoose={(id) => edit([{ path: ['heating', 'position', key], value: id }])} /></Cell>
+            <Cell head="">
+              <Choice<string>
+                label={label}
+                value={heating.position[key]}
+                options={options}
+                onChoose={(id) => edit([{ path: ['heating', 'position', key], value: id }])}
+              />
+            </Cell>
           </Row>
         ))}
       </Table>

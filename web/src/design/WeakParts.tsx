@@ -18,31 +18,136 @@ export function WeakParts() {
     <section>
       <SectionHead>Other parts and vessels on the circuit</SectionHead>
       {weakParts.length > 0 && (
-        <Table label="Parts with a pressure limit" columns="minmax(0, 1fr) 150px 32px" heads={['Part with a pressure limit', '>Stands', '']}>
+        <Table
+          label="Parts with a pressure limit"
+          columns="minmax(0, 1fr) 150px 32px"
+          heads={['Part with a pressure limit', '>Stands', '']}
+        >
           {weakParts.map((part, i) => (
             <Row key={part.id} place={`heating.weakParts.${i}`}>
-              <Cell head="Part"><InlineText label={`Part ${i + 1}`} required value={part.name} maxLength={120} onCommit={(name) => edit([{ path: ['heating', 'weakParts', i, 'name'], value: name.trim() }])} /></Cell>
-              <Cell head="Stands" end><QuantityCell label={`Greatest working pressure of ${part.name}`} measure="water-pressure" {...known(part.maxWorkingGauge_Pa, ['heating', 'weakParts', i, 'maxWorkingGauge_Pa'], edit)} /></Cell>
-              <Drop name={part.name} onPress={() => edit([{ path: ['heating', 'weakParts'], value: weakParts.filter((one) => one.id !== part.id) }])} />
+              <Cell head="Part">
+                <InlineText
+                  label={`Part ${i + 1}`}
+                  required
+                  value={part.name}
+                  maxLength={120}
+                  onCommit={(name) =>
+                    edit([{ path: ['heating', 'weakParts', i, 'name'], value: name.trim() }])
+                  }
+                />
+              </Cell>
+              <Cell head="Stands" end>
+                <QuantityCell
+                  label={`Greatest working pressure of ${part.name}`}
+                  measure="water-pressure"
+                  {...known(
+                    part.maxWorkingGauge_Pa,
+                    ['heating', 'weakParts', i, 'maxWorkingGauge_Pa'],
+                    edit,
+                  )}
+                />
+              </Cell>
+              <Drop
+                name={part.name}
+                onPress={() =>
+                  edit([
+                    {
+                      path: ['heating', 'weakParts'],
+                      value: weakParts.filter((one) => one.id !== part.id),
+                    },
+                  ])
+                }
+              />
             </Row>
           ))}
         </Table>
       )}
       {furtherVessels.length > 0 && (
-        <Table label="Further vessels" columns="minmax(0, 1fr) 120px 120px 32px" heads={['Further vessel that is there anyway', '>Volume', '>Charge', '']}>
+        <Table
+          label="Further vessels"
+          columns="minmax(0, 1fr) 120px 120px 32px"
+          heads={['Further vessel that is there anyway', '>Volume', '>Charge', '']}
+        >
           {furtherVessels.map((vessel, i) => (
             <Row key={vessel.id} place={`heating.furtherVessels.${i}`}>
-              <Cell head="Vessel"><InlineText label={`Vessel ${i + 1}`} required value={vessel.name} maxLength={120} onCommit={(name) => edit([{ path: ['heating', 'furtherVessels', i, 'name'], value: name.trim() }])} /></Cell>
-              <Cell head="Volume" end><QuantityCell label={`Volume of ${vessel.name}`} measure="small-volume" {...known(vessel.volume_m3, ['heating', 'furtherVessels', i, 'volume_m3'], edit)} /></Cell>
-              <Cell head="Charge" end><QuantityCell label={`Charge of ${vessel.name}`} measure="water-pressure" {...known(vessel.chargeGauge_Pa, ['heating', 'furtherVessels', i, 'chargeGauge_Pa'], edit)} /></Cell>
-              <Drop name={vessel.name} onPress={() => edit([{ path: ['heating', 'furtherVessels'], value: furtherVessels.filter((one) => one.id !== vessel.id) }])} />
+              <Cell head="Vessel">
+                <InlineText
+                  label={`Vessel ${i + 1}`}
+                  required
+                  value={vessel.name}
+                  maxLength={120}
+                  onCommit={(name) =>
+                    edit([{ path: ['heating', 'furtherVessels', i, 'name'], value: name.trim() }])
+                  }
+                />
+              </Cell>
+              <Cell head="Volume" end>
+                <QuantityCell
+                  label={`Volume of ${vessel.name}`}
+                  measure="small-volume"
+                  {...known(vessel.volume_m3, ['heating', 'furtherVessels', i, 'volume_m3'], edit)}
+                />
+              </Cell>
+              <Cell head="Charge" end>
+                <QuantityCell
+                  label={`Charge of ${vessel.name}`}
+                  measure="water-pressure"
+                  {...known(
+                    vessel.chargeGauge_Pa,
+                    ['heating', 'furtherVessels', i, 'chargeGauge_Pa'],
+                    edit,
+                  )}
+                />
+              </Cell>
+              <Drop
+                name={vessel.name}
+                onPress={() =>
+                  edit([
+                    {
+                      path: ['heating', 'furtherVessels'],
+                      value: furtherVessels.filter((one) => one.id !== vessel.id),
+                    },
+                  ])
+                }
+              />
             </Row>
           ))}
         </Table>
       )}
       <Adds>
-        <Button look="text" onPress={() => edit([{ path: ['heating', 'weakParts', weakParts.length], value: { id: newId(), name: 'New part', maxWorkingGauge_Pa: null } }])}>Add a part with a pressure limit</Button>
-        {furtherVessels.length < 6 && <Button look="text" onPress={() => edit([{ path: ['heating', 'furtherVessels', furtherVessels.length], value: { id: newId(), name: 'Further vessel', volume_m3: null, chargeGauge_Pa: null } }])}>Add a vessel that is there anyway</Button>}
+        <Button
+          look="text"
+          onPress={() =>
+            edit([
+              {
+                path: ['heating', 'weakParts', weakParts.length],
+                value: { id: newId(), name: 'New part', maxWorkingGauge_Pa: null },
+              },
+            ])
+          }
+        >
+          Add a part with a pressure limit
+        </Button>
+        {furtherVessels.length < 6 && (
+          <Button
+            look="text"
+            onPress={() =>
+              edit([
+                {
+                  path: ['heating', 'furtherVessels', furtherVessels.length],
+                  value: {
+                    id: newId(),
+                    name: 'Further vessel',
+                    volume_m3: null,
+                    chargeGauge_Pa: null,
+                  },
+                },
+              ])
+            }
+          >
+            Add a vessel that is there anyway
+          </Button>
+        )}
       </Adds>
     </section>
   )

@@ -3,8 +3,13 @@ import { knownOf } from '../ui/QuantityRow'
 import type { Entry } from '../ui/QuantityRow'
 
 /** What a row of the ledger needs to edit a value at a path of the document. */
-export const known = (value: Known, path: readonly (string | number)[], edit: (edits: readonly Edit[]) => void) => ({
-  value, place: path.join('.'),
+export const known = (
+  value: Known,
+  path: readonly (string | number)[],
+  edit: (edits: readonly Edit[]) => void,
+) => ({
+  value,
+  place: path.join('.'),
   onUse: (entry: Entry) => edit([{ path, value: knownOf(entry) }]),
   onClear: () => edit([{ path, value: null }]),
 })

@@ -1,5 +1,13 @@
 import type { HandoverGap } from '@hestian/core'
-import { lacking, severityWords, sheetCode, sheetNames, ticketsToSign, ticketWords, word } from '@hestian/core'
+import {
+  lacking,
+  severityWords,
+  sheetCode,
+  sheetNames,
+  ticketsToSign,
+  ticketWords,
+  word,
+} from '@hestian/core'
 import { useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
 import { Link } from 'react-router'
@@ -19,19 +27,47 @@ export function HandoverPage() {
   const frozen = state.frozen
   return (
     <Page>
-      <Answer>{frozen ? <>Revision <b>{frozen}</b> is signed and frozen.</> : missing.length === 0 ? <>Nothing is missing. <b>Sign it.</b></> : <><b>{missing.length === 1 ? 'One thing' : `${missing.length} things`}</b> between here and the signature.</>}</Answer>
+      <Answer>
+        {frozen ? (
+          <>
+            Revision <b>{frozen}</b> is signed and frozen.
+          </>
+        ) : missing.length === 0 ? (
+          <>
+            Nothing is missing. <b>Sign it.</b>
+          </>
+        ) : (
+          <>
+            <b>{missing.length === 1 ? 'One thing' : `${missing.length} things`}</b> between here
+            and the signature.
+          </>
+        )}
+      </Answer>
       <VerdictLine>
-        <VerdictChip verdict={frozen || missing.length === 0 ? 'pass' : 'not-yet'} word={frozen ? 'Handed over' : missing.length === 0 ? 'Ready' : 'Not yet'} />
-        <span>{draft.document.site.name}. The sheet says which checks were made; it never says that anything complies.</span>
+        <VerdictChip
+          verdict={frozen || missing.length === 0 ? 'pass' : 'not-yet'}
+          word={frozen ? 'Handed over' : missing.length === 0 ? 'Ready' : 'Not yet'}
+        />
+        <span>
+          {draft.document.site.name}. The sheet says which checks were made; it never says that
+          anything complies.
+        </span>
       </VerdictLine>
       {!frozen && missing.length > 0 && <Missing missing={missing} />}
       <SectionHead>The sheet</SectionHead>
       <Files>
-        <a href={`/api/jobs/${state.id}/handover.pdf`} download={`handover-${state.number}.pdf`}>Handover sheet, PDF</a>
-        <a href={`/api/jobs/${state.id}/export`} download={`hestian-job-${state.number}.json`}>The whole job, JSON</a>
+        <a href={`/api/jobs/${state.id}/handover.pdf`} download={`handover-${state.number}.pdf`}>
+          Handover sheet, PDF
+        </a>
+        <a href={`/api/jobs/${state.id}/export`} download={`hestian-job-${state.number}.json`}>
+          The whole job, JSON
+        </a>
         <Link to={`/jobs/${state.id}/tightness`}>Test record</Link>
       </Files>
-      <Prose>{frozen ? '' : 'Until it is signed the PDF says draft. '}The job file holds revisions, records, samples and signatures, and is also attached to the PDF.</Prose>
+      <Prose>
+        {frozen ? '' : 'Until it is signed the PDF says draft. '}The job file holds revisions,
+        records, samples and signatures, and is also attached to the PDF.
+      </Prose>
       {frozen ? <Frozen letter={frozen} /> : missing.length === 0 ? <Sign /> : null}
       <Snags />
       <Revisions />
@@ -46,8 +82,27 @@ function Missing({ missing }: { readonly missing: readonly HandoverGap[] }) {
     <>
       {sheets.map((sheet) => (
         <section key={sheet}>
-          <SectionHead><Link to={`/jobs/${state.id}/${sheet}`}>{sheetNames[sheet]}</Link><small>{sheetCode(sheet)}</small></SectionHead>
-          <List>{missing.filter((gap) => gap.sheet === sheet).map((gap, i) => <li key={i}><Mark kind={gap.finding ? gap.finding.severity : 'not-yet'} size={18} />{gap.finding ? <span><b>{severityWords[gap.finding.severity]}.</b> {word(gap.finding, solution.practice, show).head}</span> : <span>{gap.what}</span>}</li>)}</List>
+          <SectionHead>
+            <Link to={`/jobs/${state.id}/${sheet}`}>{sheetNames[sheet]}</Link>
+            <small>{sheetCode(sheet)}</small>
+          </SectionHead>
+          <List>
+            {missing
+              .filter((gap) => gap.sheet === sheet)
+              .map((gap, i) => (
+                <li key={i}>
+                  <Mark kind={gap.finding ? gap.finding.severity : 'not-yet'} size={18} />
+                  {gap.finding ? (
+                    <span>
+                      <b>{severityWords[gap.finding.severity]}.</b>{' '}
+                      {word(gap.finding, solution.practice, show).head}
+                    </span>
+                  ) : (
+                    <span>{gap.what}</span>
+                  )}
+                </li>
+              ))}
+          </List>
         </section>
       ))}
     </>
@@ -60,13 +115,48 @@ function Sign() {
   const [sending, setSending] = useState(false)
   const needed = ticketsToSign(draft.document)
   const without = person ? lacking(person, needed) : []
-  const waits = !person ? 'who is working' : without.length > 0 ? `somebody with a ${without.map((ticket) => ticketWords[ticket]).join(' and a ')}` : name.trim().toLowerCase() !== person.name.toLowerCase() ? `your name: ${person.name}` : undefined
+  const waits = !person
+    ? 'who is working'
+    : without.length > 0
+      ? `somebody with a ${without.map((ticket) => ticketWords[ticket]).join(' and a ')}`
+      : name.trim().toLowerCase() !== person.name.toLowerCase()
+        ? `your name: ${person.name}`
+        : undefined
   return (
-    <SignForm onSubmit={(event) => { event.preventDefault(); if (!waits) { setSending(true); void act('/signatures', { typedName: name.trim() }).then(() => setSending(false)) } }}>
-      <SectionHead>Signature<small>{needed.length > 0 ? `needs: ${needed.map((ticket) => ticketWords[ticket]).join(', ')}` : ''}</small></SectionHead>
-      <p>Signing cuts the next lettered revision and freezes the design. It cannot be undone; a later change starts a new revision.</p>
-      <TextField value={name} onChange={setName} maxLength={120}><Label>Type your name as it stands at the top</Label><Input autoComplete="off" /></TextField>
-      {waits ? <Button look="wait" isDisabled>Sign: waits for {waits}</Button> : <Button type="submit" look="go" isDisabled={sending}>Sign and freeze</Button>}
+    <SignForm
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (!waits) {
+          setSending(true)
+          void act('/signatures', { typedName: name.trim() }).then(() => setSending(false))
+        }
+      }}
+    >
+      <SectionHead>
+        Signature
+        <small>
+          {needed.length > 0
+            ? `needs: ${needed.map((ticket) => ticketWords[ticket]).join(', ')}`
+            : ''}
+        </small>
+      </SectionHead>
+      <p>
+        Signing cuts the next lettered revision and freezes the design. It cannot be undone; a later
+        change starts a new revision.
+      </p>
+      <TextField value={name} onChange={setName} maxLength={120}>
+        <Label>Type your name as it stands at the top</Label>
+        <Input autoComplete="off" />
+      </TextField>
+      {waits ? (
+        <Button look="wait" isDisabled>
+          Sign: waits for {waits}
+        </Button>
+      ) : (
+        <Button type="submit" look="go" isDisabled={sending}>
+          Sign and freeze
+        </Button>
+      )}
     </SignForm>
   )
 }
@@ -76,8 +166,27 @@ function Frozen({ letter }: { readonly letter: string }) {
   const [asking, setAsking] = useState(false)
   return (
     <SignForm as="section">
-      <p>The design of revision {letter} is kept as it was signed. To change anything, start a new revision: it is signed again at the end.</p>
-      {asking ? <Files><Button onPress={() => { setAsking(false); void act('/revisions') }}>Yes, start a new revision</Button><Button look="text" onPress={() => setAsking(false)}>Leave it</Button></Files> : <Button onPress={() => setAsking(true)}>Start a new revision</Button>}
+      <p>
+        The design of revision {letter} is kept as it was signed. To change anything, start a new
+        revision: it is signed again at the end.
+      </p>
+      {asking ? (
+        <Files>
+          <Button
+            onPress={() => {
+              setAsking(false)
+              void act('/revisions')
+            }}
+          >
+            Yes, start a new revision
+          </Button>
+          <Button look="text" onPress={() => setAsking(false)}>
+            Leave it
+          </Button>
+        </Files>
+      ) : (
+        <Button onPress={() => setAsking(true)}>Start a new revision</Button>
+      )}
     </SignForm>
   )
 }
@@ -86,13 +195,106 @@ function Revisions() {
   const { state, nameOf, act } = useJob()
   return (
     <>
-      <SectionHead>Revisions<small>{state.frozen ? '' : <Button look="text" onPress={() => void act('/revisions')}>Cut one now, unsigned</Button>}</small></SectionHead>
-      {state.revisions.length === 0 ? <Prose>None yet. The draft is save {state.saveNumber}.</Prose> : <List>{state.revisions.map((revision) => <li key={revision.letter}><Mark kind={revision.signed ? 'pass' : 'note'} size={18} /><span><b>{revision.letter}</b> {revision.signed ? 'signed' : 'cut'} by {nameOf(revision.by)}, {dayTime(revision.at)}</span><a href={`/api/jobs/${state.id}/revisions/${revision.letter}`} download={`job-${state.number}-revision-${revision.letter}.json`}>Its document</a></li>)}</List>}
+      <SectionHead>
+        Revisions
+        <small>
+          {state.frozen ? (
+            ''
+          ) : (
+            <Button look="text" onPress={() => void act('/revisions')}>
+              Cut one now, unsigned
+            </Button>
+          )}
+        </small>
+      </SectionHead>
+      {state.revisions.length === 0 ? (
+        <Prose>None yet. The draft is save {state.saveNumber}.</Prose>
+      ) : (
+        <List>
+          {state.revisions.map((revision) => (
+            <li key={revision.letter}>
+              <Mark kind={revision.signed ? 'pass' : 'note'} size={18} />
+              <span>
+                <b>{revision.letter}</b> {revision.signed ? 'signed' : 'cut'} by{' '}
+                {nameOf(revision.by)}, {dayTime(revision.at)}
+              </span>
+              <a
+                href={`/api/jobs/${state.id}/revisions/${revision.letter}`}
+                download={`job-${state.number}-revision-${revision.letter}.json`}
+              >
+                Its document
+              </a>
+            </li>
+          ))}
+        </List>
+      )}
     </>
   )
 }
 
-const Page = styled.div` padding: 14px 32px 32px 24px; max-width: 980px; @media (max-width: 720px) { padding: 12px 14px 24px 12px; } section { margin-bottom: 10px; } `
-const List = styled.ul` li { display: flex; gap: 12px; align-items: center; min-height: 36px; padding: 4px 0; border-bottom: 0.8px solid var(--hair); } span { flex: 1; } svg { flex: none; } a { color: var(--ember-ink); font-weight: 650; } `
-const Files = styled.div` display: flex; gap: 12px 32px; flex-wrap: wrap; padding: 10px 0; a { color: var(--ember-ink); font-weight: 650; text-underline-offset: 3px; text-decoration-thickness: 2px; padding: 10px 0; } `
-const SignForm = styled.form` display: grid; gap: 12px; margin: 10px 0 18px; max-width: 620px; p { color: var(--ink-2); } label { display: block; font-size: 15px; color: var(--ink-2); } input { width: 100%; min-height: 56px; background: transparent; border: 0; border-bottom: 2px solid var(--ink); font: 450 26px/32px var(--head); padding: 4px; } `
+const Page = styled.div`
+  padding: 14px 32px 32px 24px;
+  max-width: 980px;
+  @media (max-width: 720px) {
+    padding: 12px 14px 24px 12px;
+  }
+  section {
+    margin-bottom: 10px;
+  }
+`
+const List = styled.ul`
+  li {
+    display: flex;
+    gap: 12px;
+    align-items: center;
+    min-height: 36px;
+    padding: 4px 0;
+    border-bottom: 0.8px solid var(--hair);
+  }
+  span {
+    flex: 1;
+  }
+  svg {
+    flex: none;
+  }
+  a {
+    color: var(--ember-ink);
+    font-weight: 650;
+  }
+`
+const Files = styled.div`
+  display: flex;
+  gap: 12px 32px;
+  flex-wrap: wrap;
+  padding: 10px 0;
+  a {
+    color: var(--ember-ink);
+    font-weight: 650;
+    text-underline-offset: 3px;
+    text-decoration-thickness: 2px;
+    padding: 10px 0;
+  }
+`
+const SignForm = styled.form`
+  display: grid;
+  gap: 12px;
+  margin: 10px 0 18px;
+  max-width: 620px;
+  p {
+    color: var(--ink-2);
+  }
+  label {
+    display: block;
+    font-size: 15px;
+    color: var(--ink-2);
+  }
+  input {
+    width: 100%;
+    min-height: 56px;
+    background: transparent;
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    font: 450 26px/32px var(--head);
+    padding: 4px;
+  }
+`

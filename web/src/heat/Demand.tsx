@@ -11,8 +11,18 @@ import { Choice, InlineCount, InlineText, RowGrid, Rows } from '../ui/fields'
 import { knownOf, QuantityCell, rowId } from '../ui/QuantityRow'
 import { NotesHere } from '../ui/SheetPage'
 
-const kindWords: Readonly<Record<OutletKind, string>> = { shower: 'Shower', bath: 'Bath', washbasin: 'Basin', 'kitchen-sink': 'Kitchen sink', 'garden-tap': 'Garden tap' }
-const tempered = [{ id: 'yes', text: 'Mixed down' }, { id: 'no', text: 'Not mixed' }, { id: 'refused', text: 'Mixing refused' }] as const
+const kindWords: Readonly<Record<OutletKind, string>> = {
+  shower: 'Shower',
+  bath: 'Bath',
+  washbasin: 'Basin',
+  'kitchen-sink': 'Kitchen sink',
+  'garden-tap': 'Garden tap',
+}
+const tempered = [
+  { id: 'yes', text: 'Mixed down' },
+  { id: 'no', text: 'Not mixed' },
+  { id: 'refused', text: 'Mixing refused' },
+] as const
 
 /** The heat of each zone and the outlets that draw hot water. */
 export function Demand() {
@@ -25,7 +35,20 @@ export function Demand() {
       {hotWater && (
         <>
           <Outlets outlets={hotWater.outlets} />
-          {answer?.simultaneous && answer.simultaneous.by !== 'not-covered' && <Prose>At once: <b>{show(answer.simultaneous.flow_m3_s, 'water-flow')}</b>, {answer.simultaneous.by === 'scenario' ? 'the most that runs together in the pattern below' : answer.simultaneous.by === 'hunter' ? `from ${Math.round(answer.simultaneous.units * 10) / 10} fixture units` : `from ${answer.simultaneous.units} loading units`}. {answer.simultaneous.by === 'scenario' ? '' : `${solution.practice.hotWater.demandSource.says}.`}</Prose>}
+          {answer?.simultaneous && answer.simultaneous.by !== 'not-covered' && (
+            <Prose>
+              At once: <b>{show(answer.simultaneous.flow_m3_s, 'water-flow')}</b>,{' '}
+              {answer.simultaneous.by === 'scenario'
+                ? 'the most that runs together in the pattern below'
+                : answer.simultaneous.by === 'hunter'
+                  ? `from ${Math.round(answer.simultaneous.units * 10) / 10} fixture units`
+                  : `from ${answer.simultaneous.units} loading units`}
+              .{' '}
+              {answer.simultaneous.by === 'scenario'
+                ? ''
+                : `${solution.practice.hotWater.demandSource.says}.`}
+            </Prose>
+          )}
           <Schools only={['simultaneousUse']} title="How much runs at once" />
         </>
       )}
@@ -40,24 +63,90 @@ function Zones() {
   const total_W = zones.reduce((sum, zone) => sum + zoneLoad_W(zone), 0)
   return (
     <section data-place="heat.zones">
-      <SectionHead>Heat by zone or room<small>{total_W > 0 ? `${show(total_W, 'power')} in all` : ''}</small></SectionHead>
+      <SectionHead>
+        Heat by zone or room<small>{total_W > 0 ? `${show(total_W, 'power')} in all` : ''}</small>
+      </SectionHead>
       <Rows>
         {zones.map((zone, i) => (
           <li key={zone.id}>
-            <RowGrid as="div" $columns="minmax(0, 1.3fr) 140px minmax(0, 1.5fr) 84px 32px" data-place={`heat.zones.${i}`} id={rowId(`heat.zones.${i}`)}>
-              <InlineText label={`Zone ${i + 1}`} required value={zone.name} maxLength={120} onCommit={(name) => edit([{ path: at(i, 'name'), value: name.trim() }])} />
-              <Choice label={`How the heat of ${zone.name} is known`} value={zone.heat.by} options={[{ id: 'typed', text: 'Loss sheet' }, { id: 'estimate', text: 'Estimate' }]} onChoose={(by) => edit([{ path: at(i, 'heat'), value: by === 'typed' ? { by, load_W: null } : { by, area_m2: null, age: '1976-1995' } }])} />
-              {zone.heat.by === 'typed'
-                ? <QuantityCell label={`Heat of ${zone.name}`} place={`heat.zones.${i}.load`} measure="power" value={zone.heat.load_W} onUse={(entry) => edit([{ path: at(i, 'heat', 'load_W'), value: knownOf(entry) }])} />
-                : <Estimate zone={zone} index={i} />}
-              <Sum data-pencil={zone.heat.by === 'estimate' || undefined} className="tnum">{zoneLoad_W(zone) > 0 ? show(zoneLoad_W(zone), 'power') : ''}</Sum>
-              <Drop name={zone.name} onPress={() => edit([{ path: ['heat', 'zones'], value: zones.filter((one) => one.id !== zone.id) }])} />
+            <RowGrid
+              as="div"
+              $columns="minmax(0, 1.3fr) 140px minmax(0, 1.5fr) 84px 32px"
+              data-place={`heat.zones.${i}`}
+              id={rowId(`heat.zones.${i}`)}
+            >
+              <InlineText
+                label={`Zone ${i + 1}`}
+                required
+                value={zone.name}
+                maxLength={120}
+                onCommit={(name) => edit([{ path: at(i, 'name'), value: name.trim() }])}
+              />
+              <Choice
+                label={`How the heat of ${zone.name} is known`}
+                value={zone.heat.by}
+                options={[
+                  { id: 'typed', text: 'Loss sheet' },
+                  { id: 'estimate', text: 'Estimate' },
+                ]}
+                onChoose={(by) =>
+                  edit([
+                    {
+                      path: at(i, 'heat'),
+                      value:
+                        by === 'typed'
+                          ? { by, load_W: null }
+                          : { by, area_m2: null, age: '1976-1995' },
+                    },
+                  ])
+                }
+              />
+              {zone.heat.by === 'typed' ? (
+                <QuantityCell
+                  label={`Heat of ${zone.name}`}
+                  place={`heat.zones.${i}.load`}
+                  measure="power"
+                  value={zone.heat.load_W}
+                  onUse={(entry) =>
+                    edit([{ path: at(i, 'heat', 'load_W'), value: knownOf(entry) }])
+                  }
+                />
+              ) : (
+                <Estimate zone={zone} index={i} />
+              )}
+              <Sum data-pencil={zone.heat.by === 'estimate' || undefined} className="tnum">
+                {zoneLoad_W(zone) > 0 ? show(zoneLoad_W(zone), 'power') : ''}
+              </Sum>
+              <Drop
+                name={zone.name}
+                onPress={() =>
+                  edit([
+                    { path: ['heat', 'zones'], value: zones.filter((one) => one.id !== zone.id) },
+                  ])
+                }
+              />
             </RowGrid>
             <NotesHere place={`heat.zones.${i}`} />
           </li>
         ))}
       </Rows>
-      <Button look="text" onPress={() => edit([{ path: ['heat', 'zones', zones.length], value: { id: newId(), name: zones.length === 0 ? 'Whole building' : 'New zone', heat: { by: 'typed', load_W: null } } satisfies Zone }])}>Add a zone or room</Button>
+      <Button
+        look="text"
+        onPress={() =>
+          edit([
+            {
+              path: ['heat', 'zones', zones.length],
+              value: {
+                id: newId(),
+                name: zones.length === 0 ? 'Whole building' : 'New zone',
+                heat: { by: 'typed', load_W: null },
+              } satisfies Zone,
+            },
+          ])
+        }
+      >
+        Add a zone or room
+      </Button>
     </section>
   )
 }
@@ -67,8 +156,21 @@ function Estimate({ zone, index }: { readonly zone: Zone; readonly index: number
   if (zone.heat.by !== 'estimate') return null
   return (
     <Pair>
-      <QuantityCell label={`Area of ${zone.name}`} place={`heat.zones.${index}.area`} measure="area" value={zone.heat.area_m2} onUse={(entry) => edit([{ path: ['heat', 'zones', index, 'heat', 'area_m2'], value: knownOf(entry) }])} />
-      <Choice label={`Age of ${zone.name}`} value={zone.heat.age} options={buildingAges.map((age) => ({ id: age, text: `built ${ageWords[age]}` }))} onChoose={(age) => edit([{ path: ['heat', 'zones', index, 'heat', 'age'], value: age }])} />
+      <QuantityCell
+        label={`Area of ${zone.name}`}
+        place={`heat.zones.${index}.area`}
+        measure="area"
+        value={zone.heat.area_m2}
+        onUse={(entry) =>
+          edit([{ path: ['heat', 'zones', index, 'heat', 'area_m2'], value: knownOf(entry) }])
+        }
+      />
+      <Choice
+        label={`Age of ${zone.name}`}
+        value={zone.heat.age}
+        options={buildingAges.map((age) => ({ id: age, text: `built ${ageWords[age]}` }))}
+        onChoose={(age) => edit([{ path: ['heat', 'zones', index, 'heat', 'age'], value: age }])}
+      />
     </Pair>
   )
 }
@@ -77,33 +179,148 @@ function Outlets({ outlets }: { readonly outlets: readonly Outlet[] }) {
   const { draft, edit, solution } = useJob()
   const scenario = draft.document.hotWater?.scenario ?? []
   const at = (i: number, key: string) => ['hotWater', 'outlets', i, key]
-  const add = (kind: OutletKind) => edit([{ path: ['hotWater', 'outlets', outlets.length], value: { id: newId(), name: kindWords[kind], kind, count: 1, flow_m3_s: null, temp_K: null, tempered: null } satisfies Outlet }])
+  const add = (kind: OutletKind) =>
+    edit([
+      {
+        path: ['hotWater', 'outlets', outlets.length],
+        value: {
+          id: newId(),
+          name: kindWords[kind],
+          kind,
+          count: 1,
+          flow_m3_s: null,
+          temp_K: null,
+          tempered: null,
+        } satisfies Outlet,
+      },
+    ])
   return (
     <section data-place="hotWater.outlets">
-      <SectionHead>Hot water outlets<small>mixed flow with the tap open</small></SectionHead>
+      <SectionHead>
+        Hot water outlets<small>mixed flow with the tap open</small>
+      </SectionHead>
       <Rows>
         {outlets.map((outlet, i) => (
           <li key={outlet.id}>
-            <RowGrid as="div" $columns="minmax(0, 1.2fr) 128px 58px 112px 96px 142px 32px" data-place={`hotWater.outlets.${i}`} id={rowId(`hotWater.outlets.${i}`)}>
-              <InlineText label={`Outlet ${i + 1}`} required value={outlet.name} maxLength={120} onCommit={(name) => edit([{ path: at(i, 'name'), value: name.trim() }])} />
-              <Choice label={`Kind of ${outlet.name}`} value={outlet.kind} options={outletKinds.map((id) => ({ id, text: kindWords[id] }))} onChoose={(kind) => edit([{ path: at(i, 'kind'), value: kind }])} />
-              <InlineCount label={`How many of ${outlet.name}`} value={outlet.count} onCommit={(count) => edit([{ path: at(i, 'count'), value: count }])} />
-              {outlet.flow_m3_s ? <QuantityCell label={`Flow at ${outlet.name}`} place={`hotWater.outlets.${i}.flow`} measure="water-flow" value={outlet.flow_m3_s} onUse={(entry) => edit([{ path: at(i, 'flow_m3_s'), value: knownOf(entry) }])} onClear={() => edit([{ path: at(i, 'flow_m3_s'), value: null }])} />
-                : <QuantityCell label={`Flow at ${outlet.name}`} place={`hotWater.outlets.${i}.flow`} measure="water-flow" value={{ value: outletFlow_m3_s(outlet), basis: 'assumed', from: 'Usual for its kind' }} onUse={(entry) => edit([{ path: at(i, 'flow_m3_s'), value: knownOf(entry) }])} />}
-              <QuantityCell label={`Temperature wanted at ${outlet.name}`} place={`hotWater.outlets.${i}.temp`} measure="temperature" value={outlet.temp_K ?? { value: solution.practice.hotWater.mixedTemp_K, basis: 'assumed', from: 'Usual' }} onUse={(entry) => edit([{ path: at(i, 'temp_K'), value: knownOf(entry) }])} onClear={() => edit([{ path: at(i, 'temp_K'), value: null }])} />
-              <Choice label={`Whether ${outlet.name} is mixed down`} value={outlet.tempered} options={tempered} onChoose={(value) => edit([{ path: at(i, 'tempered'), value }])} />
-              <Drop name={outlet.name} onPress={() => edit([{ path: ['hotWater', 'outlets'], value: outlets.filter((one) => one.id !== outlet.id) }, { path: ['hotWater', 'scenario'], value: scenario.filter((draw) => draw.outletId !== outlet.id) }])} />
+            <RowGrid
+              as="div"
+              $columns="minmax(0, 1.2fr) 128px 58px 112px 96px 142px 32px"
+              data-place={`hotWater.outlets.${i}`}
+              id={rowId(`hotWater.outlets.${i}`)}
+            >
+              <InlineText
+                label={`Outlet ${i + 1}`}
+                required
+                value={outlet.name}
+                maxLength={120}
+                onCommit={(name) => edit([{ path: at(i, 'name'), value: name.trim() }])}
+              />
+              <Choice
+                label={`Kind of ${outlet.name}`}
+                value={outlet.kind}
+                options={outletKinds.map((id) => ({ id, text: kindWords[id] }))}
+                onChoose={(kind) => edit([{ path: at(i, 'kind'), value: kind }])}
+              />
+              <InlineCount
+                label={`How many of ${outlet.name}`}
+                value={outlet.count}
+                onCommit={(count) => edit([{ path: at(i, 'count'), value: count }])}
+              />
+              {outlet.flow_m3_s ? (
+                <QuantityCell
+                  label={`Flow at ${outlet.name}`}
+                  place={`hotWater.outlets.${i}.flow`}
+                  measure="water-flow"
+                  value={outlet.flow_m3_s}
+                  onUse={(entry) => edit([{ path: at(i, 'flow_m3_s'), value: knownOf(entry) }])}
+                  onClear={() => edit([{ path: at(i, 'flow_m3_s'), value: null }])}
+                />
+              ) : (
+                <QuantityCell
+                  label={`Flow at ${outlet.name}`}
+                  place={`hotWater.outlets.${i}.flow`}
+                  measure="water-flow"
+                  value={{
+                    value: outletFlow_m3_s(outlet),
+                    basis: 'assumed',
+                    from: 'Usual for its kind',
+                  }}
+                  onUse={(entry) => edit([{ path: at(i, 'flow_m3_s'), value: knownOf(entry) }])}
+                />
+              )}
+              <QuantityCell
+                label={`Temperature wanted at ${outlet.name}`}
+                place={`hotWater.outlets.${i}.temp`}
+                measure="temperature"
+                value={
+                  outlet.temp_K ?? {
+                    value: solution.practice.hotWater.mixedTemp_K,
+                    basis: 'assumed',
+                    from: 'Usual',
+                  }
+                }
+                onUse={(entry) => edit([{ path: at(i, 'temp_K'), value: knownOf(entry) }])}
+                onClear={() => edit([{ path: at(i, 'temp_K'), value: null }])}
+              />
+              <Choice
+                label={`Whether ${outlet.name} is mixed down`}
+                value={outlet.tempered}
+                options={tempered}
+                onChoose={(value) => edit([{ path: at(i, 'tempered'), value }])}
+              />
+              <Drop
+                name={outlet.name}
+                onPress={() =>
+                  edit([
+                    {
+                      path: ['hotWater', 'outlets'],
+                      value: outlets.filter((one) => one.id !== outlet.id),
+                    },
+                    {
+                      path: ['hotWater', 'scenario'],
+                      value: scenario.filter((draw) => draw.outletId !== outlet.id),
+                    },
+                  ])
+                }
+              />
             </RowGrid>
             <NotesHere place={`hotWater.outlets.${i}`} />
           </li>
         ))}
       </Rows>
-      <Add><Choice label="Add an outlet" labelled value={null} options={outletKinds.map((id) => ({ id, text: kindWords[id] }))} onChoose={add} /></Add>
-      {outlets.some((outlet) => !outlet.flow_m3_s) && <Prose>A flow in pencil is the usual one of its kind; a cup under the tap replaces it.</Prose>}
+      <Add>
+        <Choice
+          label="Add an outlet"
+          labelled
+          value={null}
+          options={outletKinds.map((id) => ({ id, text: kindWords[id] }))}
+          onChoose={add}
+        />
+      </Add>
+      {outlets.some((outlet) => !outlet.flow_m3_s) && (
+        <Prose>
+          A flow in pencil is the usual one of its kind; a cup under the tap replaces it.
+        </Prose>
+      )}
     </section>
   )
 }
 
-const Sum = styled.span` text-align: right; font-weight: 650; &[data-pencil] { color: var(--pencil); font-weight: 450; } `
-const Pair = styled.div` display: grid; grid-template-columns: auto minmax(0, 1fr); gap: 12px; align-items: center; `
-const Add = styled.div` max-width: 260px; margin: 8px 0; `
+const Sum = styled.span`
+  text-align: right;
+  font-weight: 650;
+  &[data-pencil] {
+    color: var(--pencil);
+    font-weight: 450;
+  }
+`
+const Pair = styled.div`
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  gap: 12px;
+  align-items: center;
+`
+const Add = styled.div`
+  max-width: 260px;
+  margin: 8px 0;
+`

@@ -19,24 +19,82 @@ export function StorageTemperature({ answer }: { readonly answer: HeatAnswer }) 
   const narrow = useNarrow()
   const { units } = solution.practice
   const { storeTemp_K } = answer
-  const drawing = useMemo(() => scaldCurveDrawing({ store_K: storeTemp_K, safe_K: rules.safeOutletTemp_K, hygiene_K: hygieneTemp_K }, show, units, { width: narrow ? 318 : 560, height: 210 }), [narrow, storeTemp_K, rules.safeOutletTemp_K, show, units])
+  const drawing = useMemo(
+    () =>
+      scaldCurveDrawing(
+        { store_K: storeTemp_K, safe_K: rules.safeOutletTemp_K, hygiene_K: hygieneTemp_K },
+        show,
+        units,
+        { width: narrow ? 318 : 560, height: 210 },
+      ),
+    [narrow, storeTemp_K, rules.safeOutletTemp_K, show, units],
+  )
   if (!hotWater) return null
   const scald_s = scaldTime_s(storeTemp_K)
-  const known = (key: 'storeTemp_K' | 'wantedGauge_Pa' | 'loopLoss_W') => ({ value: hotWater[key], place: `hotWater.${key}`, onUse: (entry: Parameters<typeof knownOf>[0]) => edit([{ path: ['hotWater', key], value: knownOf(entry) }]), onClear: () => edit([{ path: ['hotWater', key], value: null }]) })
+  const known = (key: 'storeTemp_K' | 'wantedGauge_Pa' | 'loopLoss_W') => ({
+    value: hotWater[key],
+    place: `hotWater.${key}`,
+    onUse: (entry: Parameters<typeof knownOf>[0]) =>
+      edit([{ path: ['hotWater', key], value: knownOf(entry) }]),
+    onClear: () => edit([{ path: ['hotWater', key], value: null }]),
+  })
   return (
     <section>
-      <SectionHead>How hot it is stored<small>{rules.safeOutletSource.says}</small></SectionHead>
-      <Grid><DrawingView drawing={drawing} /></Grid>
-      <Button look="text" onPress={() => saveFile('storage-temperature.svg', 'image/svg+xml', drawingSvg(drawing))}>Save the drawing</Button>
+      <SectionHead>
+        How hot it is stored<small>{rules.safeOutletSource.says}</small>
+      </SectionHead>
+      <Grid>
+        <DrawingView drawing={drawing} />
+      </Grid>
+      <Button
+        look="text"
+        onPress={() => saveFile('storage-temperature.svg', 'image/svg+xml', drawingSvg(drawing))}
+      >
+        Save the drawing
+      </Button>
       <Ledger>
-        <QuantityRow label="Store set to" measure="temperature" {...known('storeTemp_K')} how="Setting agreed" why="Hotter holds more and kills bacteria; cooler scalds nobody." empty={`${show(storeTemp_K, 'temperature')} by the school`} />
-        <QuantityRow label="Pressure wanted at the top outlet" measure="water-pressure" {...known('wantedGauge_Pa')} how="Manual of the heater or mixer" why="What must still be left when everything runs." empty={`${show(rules.wantedGauge_Pa, 'water-pressure')} assumed`} />
-        <QuantityRow label="Secondary return loses" measure="small-power" {...known('loopLoss_W')} how="Metres of pipe and lagging" why="A loop that is kept hot draws on the store day and night." empty="no loop" />
+        <QuantityRow
+          label="Store set to"
+          measure="temperature"
+          {...known('storeTemp_K')}
+          how="Setting agreed"
+          why="Hotter holds more and kills bacteria; cooler scalds nobody."
+          empty={`${show(storeTemp_K, 'temperature')} by the school`}
+        />
+        <QuantityRow
+          label="Pressure wanted at the top outlet"
+          measure="water-pressure"
+          {...known('wantedGauge_Pa')}
+          how="Manual of the heater or mixer"
+          why="What must still be left when everything runs."
+          empty={`${show(rules.wantedGauge_Pa, 'water-pressure')} assumed`}
+        />
+        <QuantityRow
+          label="Secondary return loses"
+          measure="small-power"
+          {...known('loopLoss_W')}
+          how="Metres of pipe and lagging"
+          why="A loop that is kept hot draws on the store day and night."
+          empty="no loop"
+        />
       </Ledger>
-      <Prose>{storeTemp_K >= hygieneTemp_K - 1e-6 ? 'Bacteria do not live at this temperature' : 'Bacteria are not killed at this temperature'}{scald_s === undefined ? '' : `; water as stored burns adult skin through in about ${Math.round(scald_s)} s`}. The old and the very young burn sooner. Scald times as remembered: check the current edition.</Prose>
+      <Prose>
+        {storeTemp_K >= hygieneTemp_K - 1e-6
+          ? 'Bacteria do not live at this temperature'
+          : 'Bacteria are not killed at this temperature'}
+        {scald_s === undefined
+          ? ''
+          : `; water as stored burns adult skin through in about ${Math.round(scald_s)} s`}
+        . The old and the very young burn sooner. Scald times as remembered: check the current
+        edition.
+      </Prose>
       <Schools only={['hotWaterTemperature']} title="Two schools" />
     </section>
   )
 }
 
-const Grid = styled.div` margin-top: 8px; max-width: 600px; overflow-x: auto; `
+const Grid = styled.div`
+  margin-top: 8px;
+  max-width: 600px;
+  overflow-x: auto;
+`

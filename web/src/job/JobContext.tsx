@@ -1,4 +1,15 @@
-import type { Edit, Evidence, JobRecord, JobState, Judgement, Person, RecordBody, Show, Solution, UnitSet } from '@hestian/core'
+import type {
+  Edit,
+  Evidence,
+  JobRecord,
+  JobState,
+  Judgement,
+  Person,
+  RecordBody,
+  Show,
+  Solution,
+  UnitSet,
+} from '@hestian/core'
 import { applyEdits, judge, showIn, solve } from '@hestian/core'
 import { useQueryClient } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
@@ -28,7 +39,10 @@ export interface Job {
   /** Queues a record and gives its id at once: it is sent when the server is there. Undefined while nobody has said who is working. */
   readonly record: (body: RecordBody) => string | undefined
   /** Keeps a photograph or paper and queues it; a file that cannot be kept says why in `refusal`. */
-  readonly keep: (file: File, how?: { readonly keepPlace: boolean }) => Promise<Evidence | undefined>
+  readonly keep: (
+    file: File,
+    how?: { readonly keepPlace: boolean },
+  ) => Promise<Evidence | undefined>
   /** How many records and files wait to be sent. */
   readonly waiting: number
   readonly refusal: string | undefined
@@ -46,7 +60,10 @@ export function useJob(): Job {
 }
 
 /** The practice's units with a person's own in their place. */
-const withOwn = (units: UnitSet, own: NonNullable<Person['units']>): UnitSet => ({ ...units, ...Object.fromEntries(Object.entries(own).filter(([, unit]) => unit !== undefined)) })
+const withOwn = (units: UnitSet, own: NonNullable<Person['units']>): UnitSet => ({
+  ...units,
+  ...Object.fromEntries(Object.entries(own).filter(([, unit]) => unit !== undefined)),
+})
 
 /** The job as it will be when what waits has been sent. */
 function withWaiting(state: JobState, records: readonly JobRecord[]): JobState {
@@ -59,7 +76,13 @@ function withWaiting(state: JobState, records: readonly JobRecord[]): JobState {
 const manyPipes = 150
 
 /** Solves and judges the job as it is typed, and hands its parts to the pages. */
-export function JobProvider({ state: stored, children }: { readonly state: JobState; readonly children: ReactNode }) {
+export function JobProvider({
+  state: stored,
+  children,
+}: {
+  readonly state: JobState
+  readonly children: ReactNode
+}) {
   useLive(stored.id)
   const out = useOutbox(stored.id)
   const state = useMemo(() => withWaiting(stored, out.records), [stored, out.records])
@@ -67,40 +90,83 @@ export function JobProvider({ state: stored, children }: { readonly state: JobSt
   const { person, people, ask } = useWho()
   const kept = useDraft(state, person?.id)
   const [tried, setTried] = useState<readonly Edit[]>()
-  const draft = useMemo((): Draft => (tried ? { ...kept, document: applyEdits(kept.document, tried) } : kept), [kept, tried])
+  const draft = useMemo(
+    (): Draft => (tried ? { ...kept, document: applyEdits(kept.document, tried) } : kept),
+    [kept, tried],
+  )
   const [refusal, setRefusal] = useState<string>()
   const own = person?.units
   // A very large job is solved when there is time: what was typed shows at once, and its figures follow.
   const late = useDeferredValue(draft.document)
-  const solved = draft.document.gas.segments.length + draft.document.water.segments.length > manyPipes ? late : draft.document
-  const solution = useMemo((): Solution => { const solution = solve(solved); return own ? { ...solution, practice: { ...solution.practice, units: withOwn(solution.practice.units, own) } } : solution }, [solved, own])
-  const judgement = useMemo(() => judge(solution, { entries: state.records, samples: state.samples, frozen: state.frozen }), [solution, state.records, state.samples, state.frozen])
+  const solved =
+    draft.document.gas.segments.length + draft.document.water.segments.length > manyPipes
+      ? late
+      : draft.document
+  const solution = useMemo((): Solution => {
+    const solution = solve(solved)
+    return own
+      ? {
+          ...solution,
+          practice: { ...solution.practice, units: withOwn(solution.practice.units, own) },
+        }
+      : solution
+  }, [solved, own])
+  const judgement = useMemo(
+    () => judge(solution, { entries: state.records, samples: state.samples, frozen: state.frozen }),
+    [solution, state.records, state.samples, state.frozen],
+  )
   const show = useMemo(() => showIn(solution.practice.units), [solution.practice.units])
 
   const { flush } = draft
-  const send = useCallback(async (path: string, body: object): Promise<boolean> => {
-    // The server judges what it has: what was just typed goes first.
-    if (!(await outbox.flush()) || (!state.frozen && !(await flush()))) {
-      setRefusal('What you typed is not saved yet, so this was not sent. It is kept here; try again when it says Saved.')
-      return false
-    }
-    try {
-      await call('POST', `/jobs/${state.id}${path}`, z.unknown(), body)
-      setRefusal(undefined)
-      await client.invalidateQueries({ queryKey: ['job', state.id] })
-      return true
-    } catch (error) {
-      setRefusal(error instanceof ApiError ? error.message : 'That could not be sent. Nothing you typed is lost.')
-      return false
-    }
-  }, [client, flush, state.frozen, state.id])
+  const send = useCallback(
+    async (path: string, body: object): Promise<boolean> => {
+      // The server judges what it has: what was just typed goes first.
+      if (!(await outbox.flush()) || (!state.frozen && !(await flush()))) {
+        setRefusal(
+          'What you typed is not saved yet, so this was not sent. It is kept here; try again when it says Saved.',
+        )
+        return false
+      }
+      try {
+        await call('POST', `/jobs/${state.id}${path}`, z.unknown(), body)
+        setRefusal(undefined)
+        await client.invalidateQueries({ queryKey: ['job', state.id] })
+        return true
+      } catch (error) {
+        setRefusal(
+          error instanceof ApiError
+            ? error.message
+            : 'That could not be sent. Nothing you typed is lost.',
+        )
+        return false
+      }
+    },
+    [client, flush, state.frozen, state.id],
+  )
 
   const job: Job = {
-    state, draft, solution, judgement, show, frozen: state.frozen !== null, refusal: refusal ?? out.refused[0]?.refused, clearRefusal: () => { setRefusal(undefined); if (!refusal && out.refused[0]) void outbox.drop(out.refused[0].id) }, person,
+    state,
+    draft,
+    solution,
+    judgement,
+    show,
+    frozen: state.frozen !== null,
+    refusal: refusal ?? out.refused[0]?.refused,
+    clearRefusal: () => {
+      setRefusal(undefined)
+      if (!refusal && out.refused[0]) void outbox.drop(out.refused[0].id)
+    },
+    person,
     nameOf: (id) => people.find((one) => one.id === id)?.name ?? id,
     preview: (edits) => setTried(state.frozen ? undefined : edits),
-    edit: (edits) => (state.frozen ? setRefusal(`Revision ${state.frozen} is signed and frozen. Start a new revision on the handover page to change the design.`) : draft.edit(edits)),
-    act: async (path, body = {}) => (person ? send(path, { id: newId(), by: person.id, ...body }) : (ask(), false)),
+    edit: (edits) =>
+      state.frozen
+        ? setRefusal(
+            `Revision ${state.frozen} is signed and frozen. Start a new revision on the handover page to change the design.`,
+          )
+        : draft.edit(edits),
+    act: async (path, body = {}) =>
+      person ? send(path, { id: newId(), by: person.id, ...body }) : (ask(), false),
     record: (body) => {
       if (!person) return void ask()
       const record: JobRecord = { id: newId(), at: new Date().toISOString(), by: person.id, body }

@@ -8,8 +8,15 @@ import { ApiError, call } from '../api/client'
 import { Choice } from '../ui/fields'
 
 const offered: readonly { readonly measure: Measure; readonly name: string }[] = [
-  { measure: 'water-pressure', name: 'Water pressure' }, { measure: 'gas-pressure', name: 'Gas pressure' }, { measure: 'temperature', name: 'Temperature' }, { measure: 'length', name: 'Length' }, { measure: 'power', name: 'Power' },
-  { measure: 'small-volume', name: 'Volume' }, { measure: 'water-flow', name: 'Water flow' }, { measure: 'gas-flow', name: 'Gas flow' }, { measure: 'hardness', name: 'Hardness' },
+  { measure: 'water-pressure', name: 'Water pressure' },
+  { measure: 'gas-pressure', name: 'Gas pressure' },
+  { measure: 'temperature', name: 'Temperature' },
+  { measure: 'length', name: 'Length' },
+  { measure: 'power', name: 'Power' },
+  { measure: 'small-volume', name: 'Volume' },
+  { measure: 'water-flow', name: 'Water flow' },
+  { measure: 'gas-flow', name: 'Gas flow' },
+  { measure: 'hardness', name: 'Hardness' },
 ]
 const jobs = 'as the job'
 
@@ -19,8 +26,16 @@ export function OwnUnits({ person }: { readonly person: Person }) {
   const [says, setSays] = useState<string>()
   const own = person.units ?? {}
   const set = async (measure: Measure, unit: UnitName | undefined) => {
-    const next = Object.fromEntries(Object.entries({ ...own, [measure]: unit, ...(measure === 'small-volume' ? { volume: unit } : {}) }).filter(([, one]) => one !== undefined))
-    client.setQueryData<readonly Person[]>(['people'], (people) => people?.map((one) => (one.id === person.id ? { ...one, units: next } : one)))
+    const next = Object.fromEntries(
+      Object.entries({
+        ...own,
+        [measure]: unit,
+        ...(measure === 'small-volume' ? { volume: unit } : {}),
+      }).filter(([, one]) => one !== undefined),
+    )
+    client.setQueryData<readonly Person[]>(['people'], (people) =>
+      people?.map((one) => (one.id === person.id ? { ...one, units: next } : one)),
+    )
     try {
       await call('PUT', `/people/${person.id}/units`, z.unknown(), next)
       setSays(undefined)
@@ -32,13 +47,49 @@ export function OwnUnits({ person }: { readonly person: Person }) {
   return (
     <Frame>
       <summary>Units {person.name.split(' ')[0]} reads in</summary>
-      <ul>{offered.map(({ measure, name }) => {
-        const fitting = (Object.keys(units) as UnitName[]).filter((unit) => units[unit].kind === ranges[measure].kind)
-        return <li key={measure}><span>{name}</span><Choice<UnitName | typeof jobs> label={`${name} shown in`} value={own[measure] ?? jobs} options={[{ id: jobs, text: jobs }, ...fitting.map((unit) => ({ id: unit, text: units[unit].symbol }))]} onChoose={(unit) => void set(measure, unit === jobs ? undefined : unit)} /></li>
-      })}</ul>
+      <ul>
+        {offered.map(({ measure, name }) => {
+          const fitting = (Object.keys(units) as UnitName[]).filter(
+            (unit) => units[unit].kind === ranges[measure].kind,
+          )
+          return (
+            <li key={measure}>
+              <span>{name}</span>
+              <Choice<UnitName | typeof jobs>
+                label={`${name} shown in`}
+                value={own[measure] ?? jobs}
+                options={[
+                  { id: jobs, text: jobs },
+                  ...fitting.map((unit) => ({ id: unit, text: units[unit].symbol })),
+                ]}
+                onChoose={(unit) => void set(measure, unit === jobs ? undefined : unit)}
+              />
+            </li>
+          )
+        })}
+      </ul>
       {says && <p role="alert">{says}</p>}
     </Frame>
   )
 }
 
-const Frame = styled.details` padding: 8px; summary { cursor: pointer; font: 650 15px/22px var(--head); min-height: 40px; padding: 9px 0; } li { display: grid; grid-template-columns: 1fr 130px; gap: 10px; align-items: center; font-size: 15px; } p { color: var(--stop); font-size: 14px; } `
+const Frame = styled.details`
+  padding: 8px;
+  summary {
+    cursor: pointer;
+    font: 650 15px/22px var(--head);
+    min-height: 40px;
+    padding: 9px 0;
+  }
+  li {
+    display: grid;
+    grid-template-columns: 1fr 130px;
+    gap: 10px;
+    align-items: center;
+    font-size: 15px;
+  }
+  p {
+    color: var(--stop);
+    font-size: 14px;
+  }
+`

@@ -30,7 +30,11 @@ export interface Draft {
   readonly flush: () => Promise<boolean>
 }
 
-interface Kept { readonly base: JobDocument; readonly saveNumber: number; readonly document: JobDocument }
+interface Kept {
+  readonly base: JobDocument
+  readonly saveNumber: number
+  readonly document: JobDocument
+}
 
 const keptKey = (jobId: string) => `draft:${jobId}`
 const Current = z.object({ document: JobDocument, saveNumber: z.number() })
@@ -41,7 +45,9 @@ function keptDraft(jobId: string): Kept | undefined {
     const raw = JSON.parse(localStorage.getItem(keptKey(jobId)) ?? 'null') as Kept | null
     if (!raw) return undefined
     const [base, document] = [readDocument(raw.base), readDocument(raw.document)]
-    return base.ok && document.ok ? { base: base.document, document: document.document, saveNumber: raw.saveNumber } : undefined
+    return base.ok && document.ok
+      ? { base: base.document, document: document.document, saveNumber: raw.saveNumber }
+      : undefined
   } catch {
     return undefined
   }
@@ -61,7 +67,10 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
   const [save, setSave] = useState<SaveState>('saved')
   const [says, setSays] = useState<string>()
   const [conflict, setConflict] = useState<DraftConflict>()
-  const base = useRef({ document: kept?.base ?? state.document, saveNumber: kept?.saveNumber ?? state.saveNumber })
+  const base = useRef({
+    document: kept?.base ?? state.document,
+    saveNumber: kept?.saveNumber ?? state.saveNumber,
+  })
   const latest = useRef(document)
   const busy = useRef(false)
   /** What is on its way to the server, which may have it already: taken back meanwhile, it is a change to send. */
@@ -70,7 +79,10 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
   latest.current = document
 
   const changed = !same(document, inFlight.current ?? base.current.document)
-  const put = useCallback((next: JobDocument) => { setDocument(next); latest.current = next }, [])
+  const put = useCallback((next: JobDocument) => {
+    setDocument(next)
+    latest.current = next
+  }, [])
 
   // Another page saved and nothing is pending here: take theirs.
   useEffect(() => {
@@ -88,16 +100,27 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
     const sent = latest.current
     inFlight.current = sent
     try {
-      const { saveNumber } = await call('PUT', `/jobs/${jobId}/draft`, Saved, { document: sent, saveNumber: base.current.saveNumber, by: who ?? 'nobody' })
+      const { saveNumber } = await call('PUT', `/jobs/${jobId}/draft`, Saved, {
+        document: sent,
+        saveNumber: base.current.saveNumber,
+        by: who ?? 'nobody',
+      })
       base.current = { document: sent, saveNumber }
-      client.setQueryData<JobState>(['job', jobId], (old) => old && { ...old, document: sent, saveNumber })
+      client.setQueryData<JobState>(
+        ['job', jobId],
+        (old) => old && { ...old, document: sent, saveNumber },
+      )
       setSays(undefined)
       setSave('saved')
       if (same(latest.current, sent)) localStorage.removeItem(keptKey(jobId))
     } catch (error) {
-      const refused = error instanceof ApiError ? error : new ApiError('offline', 'It could not be saved.')
+      const refused =
+        error instanceof ApiError ? error : new ApiError('offline', 'It could not be saved.')
       if (refused.code === 'stale-save') meet(refused)
-      else { setSave(refused.code === 'offline' ? 'waiting' : 'refused'); setSays(refused.message) }
+      else {
+        setSave(refused.code === 'offline' ? 'waiting' : 'refused')
+        setSays(refused.message)
+      }
     } finally {
       busy.current = false
       inFlight.current = undefined
@@ -120,9 +143,23 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
   useEffect(() => {
     if (!changed || save === 'conflict' || save === 'refused') return
     try {
-      localStorage.setItem(keptKey(jobId), JSON.stringify({ base: inFlight.current ?? base.current.document, saveNumber: base.current.saveNumber, document } satisfies Kept))
-    } catch { /* a full store keeps the draft in memory only */ }
-    const timer = setTimeout(() => { underWay.current = send() }, save === 'waiting' ? 2000 : 450)
+      localStorage.setItem(
+        keptKey(jobId),
+        JSON.stringify({
+          base: inFlight.current ?? base.current.document,
+          saveNumber: base.current.saveNumber,
+          document,
+        } satisfies Kept),
+      )
+    } catch {
+      /* a full store keeps the draft in memory only */
+    }
+    const timer = setTimeout(
+      () => {
+        underWay.current = send()
+      },
+      save === 'waiting' ? 2000 : 450,
+    )
     return () => clearTimeout(timer)
   }, [changed, document, jobId, save, send])
 
@@ -142,9 +179,18 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
     return same(latest.current, base.current.document)
   }, [send])
 
-  const move = (next: JobDocument) => { put(next); if (save === 'refused') setSave('saved') }
+  const move = (next: JobDocument) => {
+    put(next)
+    if (save === 'refused') setSave('saved')
+  }
   return {
-    document, save, flush, ...(says ? { says } : {}), ...(conflict ? { conflict } : {}), canUndo: past.length > 0, canRedo: future.length > 0,
+    document,
+    save,
+    flush,
+    ...(says ? { says } : {}),
+    ...(conflict ? { conflict } : {}),
+    canUndo: past.length > 0,
+    canRedo: future.length > 0,
     edit: (edits) => {
       const next = applyEdits(latest.current, edits)
       if (same(next, latest.current)) return
@@ -154,8 +200,22 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
       setFuture([])
       move(next)
     },
-    undo: () => { const last = past[past.length - 1]; if (last) { setFuture([document, ...future]); setPast(past.slice(0, -1)); move(last) } },
-    redo: () => { const [next, ...rest] = future; if (next) { setPast([...past, document]); setFuture(rest); move(next) } },
+    undo: () => {
+      const last = past[past.length - 1]
+      if (last) {
+        setFuture([document, ...future])
+        setPast(past.slice(0, -1))
+        move(last)
+      }
+    },
+    redo: () => {
+      const [next, ...rest] = future
+      if (next) {
+        setPast([...past, document])
+        setFuture(rest)
+        move(next)
+      }
+    },
     settle: (choice) => {
       if (!conflict) return
       base.current = { document: conflict.theirs, saveNumber: conflict.saveNumber }

@@ -16,19 +16,40 @@ import { ImportJob } from './ImportJob'
 import { NewJobForm } from './NewJobForm'
 import { RowActions } from './RowActions'
 
-const sortWords: Readonly<Record<BoardQuery['sort'], string>> = { changed: 'Last changed', name: 'Name', number: 'Number, newest first', stage: 'Stage', waiting: 'What needs somebody most' }
+const sortWords: Readonly<Record<BoardQuery['sort'], string>> = {
+  changed: 'Last changed',
+  name: 'Name',
+  number: 'Number, newest first',
+  stage: 'Stage',
+  waiting: 'What needs somebody most',
+}
 const stageWords = { ...stageNames, done: 'Done', all: 'Every stage' } as const
 const size = 25
 
 /** The board's question as the address holds it, so that going back finds the same place. */
 function useBoardQuery(): readonly [BoardQuery, (change: Partial<BoardQuery>) => void] {
   const [params, setParams] = useSearchParams()
-  const one = <K extends string>(key: string, of: readonly K[], otherwise: K): K => of.find((each) => each === params.get(key)) ?? otherwise
-  const query: BoardQuery = { find: (params.get('find') ?? '').slice(0, 200), stage: one('stage', [...boardStages, 'all'], 'all'), sort: one('sort', boardSorts, 'changed'), archived: one('archived', ['no', 'yes'], 'no'), page: Math.max(1, Math.floor(Number(params.get('page'))) || 1), size }
+  const one = <K extends string>(key: string, of: readonly K[], otherwise: K): K =>
+    of.find((each) => each === params.get(key)) ?? otherwise
+  const query: BoardQuery = {
+    find: (params.get('find') ?? '').slice(0, 200),
+    stage: one('stage', [...boardStages, 'all'], 'all'),
+    sort: one('sort', boardSorts, 'changed'),
+    archived: one('archived', ['no', 'yes'], 'no'),
+    page: Math.max(1, Math.floor(Number(params.get('page'))) || 1),
+    size,
+  }
   const change = (next: Partial<BoardQuery>) => {
     const { size: _size, ...merged } = { ...query, page: 1, ...next }
     const plain = { find: '', stage: 'all', sort: 'changed', archived: 'no', page: 1 }
-    setParams(Object.fromEntries(Object.entries(merged).filter(([key, value]) => value !== plain[key as keyof typeof plain]).map(([key, value]) => [key, String(value)])), { replace: true })
+    setParams(
+      Object.fromEntries(
+        Object.entries(merged)
+          .filter(([key, value]) => value !== plain[key as keyof typeof plain])
+          .map(([key, value]) => [key, String(value)]),
+      ),
+      { replace: true },
+    )
   }
   return [query, change]
 }
@@ -41,7 +62,9 @@ export function Board() {
   const [making, setMaking] = useState(false)
   const search = useRef<HTMLInputElement>(null)
   useEffect(() => {
-    const timer = setTimeout(() => { if (find !== query.find) change({ find }) }, 200)
+    const timer = setTimeout(() => {
+      if (find !== query.find) change({ find })
+    }, 200)
     return () => clearTimeout(timer)
   })
   useBoardKeys({ search, onNew: () => setMaking(true) })
@@ -50,25 +73,137 @@ export function Board() {
   const narrowed = query.find !== '' || query.stage !== 'all'
   return (
     <Page>
-      <Top><Link to="/" aria-label="Hestian, all jobs"><Logo size={30} /><b>Hestian</b></Link><i /><WhoIsWorking /><ThemeSwitch /></Top>
+      <Top>
+        <Link to="/" aria-label="Hestian, all jobs">
+          <Logo size={30} />
+          <b>Hestian</b>
+        </Link>
+        <i />
+        <WhoIsWorking />
+        <ThemeSwitch />
+      </Top>
       <main>
-        <h1>{isPending ? <>Fetching the jobs …</> : error && !data ? <>The server does not answer; <b>trying again.</b></> : data?.jobs === 0 && query.archived === 'no' ? <>No jobs yet. <b>Start one.</b></> : query.archived === 'yes' ? <><b>{data?.archived}</b> put away.</> : <><b>{data?.jobs} {data?.jobs === 1 ? 'job' : 'jobs'}</b>{data && data.withOff > 0 ? <>, <b>{data.withOff}</b> with something off on site.</> : <>, nothing off on any site.</>}</>}</h1>
+        <h1>
+          {isPending ? (
+            <>Fetching the jobs …</>
+          ) : error && !data ? (
+            <>
+              The server does not answer; <b>trying again.</b>
+            </>
+          ) : data?.jobs === 0 && query.archived === 'no' ? (
+            <>
+              No jobs yet. <b>Start one.</b>
+            </>
+          ) : query.archived === 'yes' ? (
+            <>
+              <b>{data?.archived}</b> put away.
+            </>
+          ) : (
+            <>
+              <b>
+                {data?.jobs} {data?.jobs === 1 ? 'job' : 'jobs'}
+              </b>
+              {data && data.withOff > 0 ? (
+                <>
+                  , <b>{data.withOff}</b> with something off on site.
+                </>
+              ) : (
+                <>, nothing off on any site.</>
+              )}
+            </>
+          )}
+        </h1>
         <Tools>
-          <Find value={find} onChange={setFind}><Label>Find <kbd>/</kbd></Label><Input ref={search} placeholder="name, address, number, or what it waits for" /></Find>
-          {!making && <Button look="go" onPress={() => setMaking(true)}>New job</Button>}
+          <Find value={find} onChange={setFind}>
+            <Label>
+              Find <kbd>/</kbd>
+            </Label>
+            <Input ref={search} placeholder="name, address, number, or what it waits for" />
+          </Find>
+          {!making && (
+            <Button look="go" onPress={() => setMaking(true)}>
+              New job
+            </Button>
+          )}
           <ImportJob />
         </Tools>
         {making && <NewJobForm onClose={() => setMaking(false)} />}
         <Narrow>
-          <Choice labelled label="Stage" value={query.stage} options={(['all', ...boardStages] as const).map((id) => ({ id, text: id === 'all' ? stageWords.all : `${stageWords[id]} (${data?.byStage[id] ?? 0})` }))} onChoose={(stage) => change({ stage })} />
-          <Choice labelled label="Order" value={query.sort} options={boardSorts.map((id) => ({ id, text: sortWords[id] }))} onChoose={(sort) => change({ sort })} />
-          <Button look="text" onPress={() => change({ archived: query.archived === 'yes' ? 'no' : 'yes', stage: 'all' })}>{query.archived === 'yes' ? 'Back to the jobs at hand' : `Put away (${data?.archived ?? 0})`}</Button>
+          <Choice
+            labelled
+            label="Stage"
+            value={query.stage}
+            options={(['all', ...boardStages] as const).map((id) => ({
+              id,
+              text: id === 'all' ? stageWords.all : `${stageWords[id]} (${data?.byStage[id] ?? 0})`,
+            }))}
+            onChoose={(stage) => change({ stage })}
+          />
+          <Choice
+            labelled
+            label="Order"
+            value={query.sort}
+            options={boardSorts.map((id) => ({ id, text: sortWords[id] }))}
+            onChoose={(sort) => change({ sort })}
+          />
+          <Button
+            look="text"
+            onPress={() =>
+              change({ archived: query.archived === 'yes' ? 'no' : 'yes', stage: 'all' })
+            }
+          >
+            {query.archived === 'yes'
+              ? 'Back to the jobs at hand'
+              : `Put away (${data?.archived ?? 0})`}
+          </Button>
         </Narrow>
-        <List aria-label="Jobs" data-stale={isPending || undefined}>{rows.map((row) => <li key={row.id}><JobRow row={row} /><RowActions row={row} /></li>)}</List>
-        {data && rows.length === 0 && narrowed && <p>No job matches{query.find ? ` “${query.find}”` : ''}{query.stage === 'all' ? '' : ` in ${stageWords[query.stage]}`}. <Button look="text" onPress={() => { setFind(''); change({ find: '', stage: 'all' }) }}>Show all</Button></p>}
-        {data && rows.length === 0 && !narrowed && query.archived === 'yes' && <p>Nothing is put away.</p>}
-        {pages > 1 && <Pages aria-label="Pages"><Button isDisabled={query.page <= 1} onPress={() => change({ page: query.page - 1 })}>Earlier</Button><span className="tnum">{(query.page - 1) * size + 1} to {Math.min(query.page * size, data?.total ?? 0)} of {data?.total}</span><Button isDisabled={query.page >= pages} onPress={() => change({ page: query.page + 1 })}>Further</Button></Pages>}
-        <Hint>Keys: <kbd>/</kbd> find, <kbd>n</kbd> new job, <kbd>↑</kbd> <kbd>↓</kbd> move, <kbd>Enter</kbd> open.</Hint>
+        <List aria-label="Jobs" data-stale={isPending || undefined}>
+          {rows.map((row) => (
+            <li key={row.id}>
+              <JobRow row={row} />
+              <RowActions row={row} />
+            </li>
+          ))}
+        </List>
+        {data && rows.length === 0 && narrowed && (
+          <p>
+            No job matches{query.find ? ` “${query.find}”` : ''}
+            {query.stage === 'all' ? '' : ` in ${stageWords[query.stage]}`}.{' '}
+            <Button
+              look="text"
+              onPress={() => {
+                setFind('')
+                change({ find: '', stage: 'all' })
+              }}
+            >
+              Show all
+            </Button>
+          </p>
+        )}
+        {data && rows.length === 0 && !narrowed && query.archived === 'yes' && (
+          <p>Nothing is put away.</p>
+        )}
+        {pages > 1 && (
+          <Pages aria-label="Pages">
+            <Button isDisabled={query.page <= 1} onPress={() => change({ page: query.page - 1 })}>
+              Earlier
+            </Button>
+            <span className="tnum">
+              {(query.page - 1) * size + 1} to {Math.min(query.page * size, data?.total ?? 0)} of{' '}
+              {data?.total}
+            </span>
+            <Button
+              isDisabled={query.page >= pages}
+              onPress={() => change({ page: query.page + 1 })}
+            >
+              Further
+            </Button>
+          </Pages>
+        )}
+        <Hint>
+          Keys: <kbd>/</kbd> find, <kbd>n</kbd> new job, <kbd>↑</kbd> <kbd>↓</kbd> move,{' '}
+          <kbd>Enter</kbd> open.
+        </Hint>
       </main>
     </Page>
   )
@@ -77,32 +212,95 @@ export function Board() {
 function JobRow({ row }: { readonly row: BoardRow }) {
   return (
     <Row to={`/jobs/${row.id}/${row.sheet}`} data-job>
-      <Level aria-hidden>{row.shares.map((share, i) => <span key={i} data-share={share === 1 ? 'all' : share > 0 ? 'some' : undefined} data-here={row.stage === boardStages[i] || undefined} />)}</Level>
-      <span><strong>{row.name}</strong><small>{row.address || 'no address yet'}; {practices[row.practice].label}</small></span>
-      <span><b>{stageWords[row.stage]}</b><small>{row.stage === 'done' ? row.waits : `waits for ${row.waits}`}{row.waitsOn && <>; {row.waitsOn}</>}</small></span>
-      <span>{row.stops > 0 && <em data-kind="stop"><Mark kind="stop" size={17} />{row.stops} to stop for</em>}{row.fixes > 0 && <em data-kind="fix"><Mark kind="fix" size={17} />{row.fixes} to fix</em>}{row.snags > 0 && <small>{row.snags} {row.snags === 1 ? 'snag' : 'snags'} open</small>}{row.stops + row.fixes + row.snags === 0 && <small>no open findings</small>}</span>
-      <span>{row.off > 0 ? <Tagged>{row.off} off on site</Tagged> : <small>nothing off</small>}</span>
-      <span className="tnum"><small>job</small> {row.number}{row.frozen ? <small> rev. {row.frozen}</small> : null}<small>{dayOf(row.changedAt)}</small></span>
+      <Level aria-hidden>
+        {row.shares.map((share, i) => (
+          <span
+            key={i}
+            data-share={share === 1 ? 'all' : share > 0 ? 'some' : undefined}
+            data-here={row.stage === boardStages[i] || undefined}
+          />
+        ))}
+      </Level>
+      <span>
+        <strong>{row.name}</strong>
+        <small>
+          {row.address || 'no address yet'}; {practices[row.practice].label}
+        </small>
+      </span>
+      <span>
+        <b>{stageWords[row.stage]}</b>
+        <small>
+          {row.stage === 'done' ? row.waits : `waits for ${row.waits}`}
+          {row.waitsOn && <>; {row.waitsOn}</>}
+        </small>
+      </span>
+      <span>
+        {row.stops > 0 && (
+          <em data-kind="stop">
+            <Mark kind="stop" size={17} />
+            {row.stops} to stop for
+          </em>
+        )}
+        {row.fixes > 0 && (
+          <em data-kind="fix">
+            <Mark kind="fix" size={17} />
+            {row.fixes} to fix
+          </em>
+        )}
+        {row.snags > 0 && (
+          <small>
+            {row.snags} {row.snags === 1 ? 'snag' : 'snags'} open
+          </small>
+        )}
+        {row.stops + row.fixes + row.snags === 0 && <small>no open findings</small>}
+      </span>
+      <span>
+        {row.off > 0 ? <Tagged>{row.off} off on site</Tagged> : <small>nothing off</small>}
+      </span>
+      <span className="tnum">
+        <small>job</small> {row.number}
+        {row.frozen ? <small> rev. {row.frozen}</small> : null}
+        <small>{dayOf(row.changedAt)}</small>
+      </span>
     </Row>
   )
 }
 
 /** `/` finds, `n` begins a job, the arrows move along the list. */
-function useBoardKeys({ search, onNew }: { readonly search: React.RefObject<HTMLInputElement | null>; readonly onNew: () => void }) {
+function useBoardKeys({
+  search,
+  onNew,
+}: {
+  readonly search: React.RefObject<HTMLInputElement | null>
+  readonly onNew: () => void
+}) {
   const latest = useRef(onNew)
   latest.current = onNew
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, [role="option"], [role="menuitem"]')
+      const typing =
+        event.target instanceof HTMLElement &&
+        event.target.matches('input, textarea, [role="option"], [role="menuitem"]')
       if (event.ctrlKey || event.metaKey || event.altKey) return
-      if (event.key === '/' && !typing) { event.preventDefault(); search.current?.focus() }
-      else if (event.key === 'n' && !typing) { event.preventDefault(); latest.current() }
-      else if ((event.key === 'ArrowDown' || event.key === 'ArrowUp') && !document.querySelector('[role="listbox"], [role="menu"]')) {
+      if (event.key === '/' && !typing) {
+        event.preventDefault()
+        search.current?.focus()
+      } else if (event.key === 'n' && !typing) {
+        event.preventDefault()
+        latest.current()
+      } else if (
+        (event.key === 'ArrowDown' || event.key === 'ArrowUp') &&
+        !document.querySelector('[role="listbox"], [role="menu"]')
+      ) {
         const links = [...document.querySelectorAll<HTMLElement>('[data-job]')]
         const at = links.findIndex((link) => link === document.activeElement)
         if (typing && event.key === 'ArrowUp') return
-        const next = links[Math.min(links.length - 1, Math.max(0, at + (event.key === 'ArrowDown' ? 1 : -1)))]
-        if (next) { event.preventDefault(); next.focus() }
+        const next =
+          links[Math.min(links.length - 1, Math.max(0, at + (event.key === 'ArrowDown' ? 1 : -1)))]
+        if (next) {
+          event.preventDefault()
+          next.focus()
+        }
       }
     }
     addEventListener('keydown', onKey)
@@ -111,21 +309,232 @@ function useBoardKeys({ search, onNew }: { readonly search: React.RefObject<HTML
 }
 
 const Page = styled.div`
-  min-height: 100dvh; main { padding: 24px 40px 60px; max-width: 1280px; margin: 0 auto; } h1 { font: 450 43px/46px var(--head); font-stretch: 94%; color: var(--ink-2); b { color: var(--ink); font-weight: 700; } }
-  kbd { font: 400 14px/18px var(--text); border: 1px solid var(--rule); padding: 0 5px; border-radius: 2px; color: var(--ink-2); }
-  @media (max-width: 720px) { main { padding: 16px 14px 40px; } h1 { font-size: 30px; line-height: 33px; } kbd { display: none; } }
+  min-height: 100dvh;
+  main {
+    padding: 24px 40px 60px;
+    max-width: 1280px;
+    margin: 0 auto;
+  }
+  h1 {
+    font: 450 43px/46px var(--head);
+    font-stretch: 94%;
+    color: var(--ink-2);
+    b {
+      color: var(--ink);
+      font-weight: 700;
+    }
+  }
+  kbd {
+    font: 400 14px/18px var(--text);
+    border: 1px solid var(--rule);
+    padding: 0 5px;
+    border-radius: 2px;
+    color: var(--ink-2);
+  }
+  @media (max-width: 720px) {
+    main {
+      padding: 16px 14px 40px;
+    }
+    h1 {
+      font-size: 30px;
+      line-height: 33px;
+    }
+    kbd {
+      display: none;
+    }
+  }
 `
-const Top = styled.header` display: flex; align-items: center; min-height: 52px; border-bottom: 0.8px solid var(--hair); padding: 0 12px 0 38px; a { display: flex; gap: 12px; align-items: center; text-decoration: none; font: 650 25px/30px var(--head); } i { flex: 1; } @media (max-width: 720px) { padding: 0 0 0 14px; a b { display: none; } [aria-label='Theme'] { padding: 0 10px; } } `
-const Tools = styled.div` display: flex; gap: 20px; align-items: flex-end; margin: 22px 0 10px; flex-wrap: wrap; > button { min-width: 150px; } `
-const Narrow = styled.div` display: flex; gap: 12px 24px; align-items: flex-end; flex-wrap: wrap; margin-bottom: 18px; > div { width: 230px; } @media (max-width: 720px) { > div { width: calc(50% - 12px); } } `
-const Find = styled(SearchField)` flex: 1; min-width: 220px; label { display: block; font-size: 15px; color: var(--ink-2); } input { width: 100%; min-height: 48px; border: 0; border-bottom: 1.5px solid var(--ink); background: transparent; font-size: 18px; padding: 4px; border-radius: 0; } `
-const List = styled.ul` border-top: 1.5px solid var(--ink); li { position: relative; border-bottom: 0.8px solid var(--hair); display: grid; grid-template-columns: minmax(0, 1fr) 48px; align-items: center; } li:hover { background: var(--select); } &[data-stale] { opacity: 0.7; } `
+const Top = styled.header`
+  display: flex;
+  align-items: center;
+  min-height: 52px;
+  border-bottom: 0.8px solid var(--hair);
+  padding: 0 12px 0 38px;
+  a {
+    display: flex;
+    gap: 12px;
+    align-items: center;
+    text-decoration: none;
+    font: 650 25px/30px var(--head);
+  }
+  i {
+    flex: 1;
+  }
+  @media (max-width: 720px) {
+    padding: 0 0 0 14px;
+    a b {
+      display: none;
+    }
+    [aria-label='Theme'] {
+      padding: 0 10px;
+    }
+  }
+`
+const Tools = styled.div`
+  display: flex;
+  gap: 20px;
+  align-items: flex-end;
+  margin: 22px 0 10px;
+  flex-wrap: wrap;
+  > button {
+    min-width: 150px;
+  }
+`
+const Narrow = styled.div`
+  display: flex;
+  gap: 12px 24px;
+  align-items: flex-end;
+  flex-wrap: wrap;
+  margin-bottom: 18px;
+  > div {
+    width: 230px;
+  }
+  @media (max-width: 720px) {
+    > div {
+      width: calc(50% - 12px);
+    }
+  }
+`
+const Find = styled(SearchField)`
+  flex: 1;
+  min-width: 220px;
+  label {
+    display: block;
+    font-size: 15px;
+    color: var(--ink-2);
+  }
+  input {
+    width: 100%;
+    min-height: 48px;
+    border: 0;
+    border-bottom: 1.5px solid var(--ink);
+    background: transparent;
+    font-size: 18px;
+    padding: 4px;
+    border-radius: 0;
+  }
+`
+const List = styled.ul`
+  border-top: 1.5px solid var(--ink);
+  li {
+    position: relative;
+    border-bottom: 0.8px solid var(--hair);
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 48px;
+    align-items: center;
+  }
+  li:hover {
+    background: var(--select);
+  }
+  &[data-stale] {
+    opacity: 0.7;
+  }
+`
 const Row = styled(Link)`
-  display: grid; grid-template-columns: 46px minmax(0, 2fr) minmax(0, 1.9fr) minmax(0, 1fr) 124px 84px; gap: 16px; align-items: center; min-height: 78px; padding: 10px 4px; text-decoration: none;
-  &:focus-visible { outline-offset: -3px; } strong { font: 650 20px/24px var(--head); display: block; } b { font: 650 17px/20px var(--head); display: block; } small { font-size: 14px; line-height: 18px; color: var(--ink-3); display: block; } span.tnum small { display: inline; } span.tnum small:last-child { display: block; } em { display: flex; gap: 7px; align-items: center; font-style: normal; font-weight: 650; font-size: 15px; } em[data-kind='stop'] { color: var(--stop); } em[data-kind='fix'] { color: var(--look); }
-  @media (max-width: 900px) { grid-template-columns: 32px minmax(0, 1fr); gap: 6px 12px; > span { grid-column: 2; } > span:first-of-type { grid-row: auto; } }
+  display: grid;
+  grid-template-columns: 46px minmax(0, 2fr) minmax(0, 1.9fr) minmax(0, 1fr) 124px 84px;
+  gap: 16px;
+  align-items: center;
+  min-height: 78px;
+  padding: 10px 4px;
+  text-decoration: none;
+  &:focus-visible {
+    outline-offset: -3px;
+  }
+  strong {
+    font: 650 20px/24px var(--head);
+    display: block;
+  }
+  b {
+    font: 650 17px/20px var(--head);
+    display: block;
+  }
+  small {
+    font-size: 14px;
+    line-height: 18px;
+    color: var(--ink-3);
+    display: block;
+  }
+  span.tnum small {
+    display: inline;
+  }
+  span.tnum small:last-child {
+    display: block;
+  }
+  em {
+    display: flex;
+    gap: 7px;
+    align-items: center;
+    font-style: normal;
+    font-weight: 650;
+    font-size: 15px;
+  }
+  em[data-kind='stop'] {
+    color: var(--stop);
+  }
+  em[data-kind='fix'] {
+    color: var(--look);
+  }
+  @media (max-width: 900px) {
+    grid-template-columns: 32px minmax(0, 1fr);
+    gap: 6px 12px;
+    > span {
+      grid-column: 2;
+    }
+    > span:first-of-type {
+      grid-row: auto;
+    }
+  }
 `
-const Level = styled.span` display: flex; flex-direction: column-reverse; gap: 2px; width: 22px; span { height: 10px; border: 1.3px solid var(--rule); } span[data-share='all'] { background: var(--ink); border-color: var(--ink); } span[data-share='some'] { background: linear-gradient(0deg, var(--ink) 50%, transparent 50%); } span[data-here] { border-color: var(--ink); margin-right: -8px; } @media (max-width: 900px) { && { grid-column: 1; grid-row: 1 / span 3; align-self: start; padding-top: 6px; } } `
-const Tagged = styled.span` display: inline-block; background: var(--off-bg); color: var(--off-fg); padding: 5px 12px 5px 18px; font: 650 15px/18px var(--head); clip-path: polygon(9px 0, 100% 0, 100% 100%, 9px 100%, 0 calc(100% - 9px), 0 9px); white-space: nowrap; `
-const Pages = styled.nav` display: flex; gap: 20px; align-items: center; padding: 16px 0; `
-const Hint = styled.p` margin-top: 18px; color: var(--ink-3); font-size: 14px; @media (max-width: 720px) { display: none; } `
+const Level = styled.span`
+  display: flex;
+  flex-direction: column-reverse;
+  gap: 2px;
+  width: 22px;
+  span {
+    height: 10px;
+    border: 1.3px solid var(--rule);
+  }
+  span[data-share='all'] {
+    background: var(--ink);
+    border-color: var(--ink);
+  }
+  span[data-share='some'] {
+    background: linear-gradient(0deg, var(--ink) 50%, transparent 50%);
+  }
+  span[data-here] {
+    border-color: var(--ink);
+    margin-right: -8px;
+  }
+  @media (max-width: 900px) {
+    && {
+      grid-column: 1;
+      grid-row: 1 / span 3;
+      align-self: start;
+      padding-top: 6px;
+    }
+  }
+`
+const Tagged = styled.span`
+  display: inline-block;
+  background: var(--off-bg);
+  color: var(--off-fg);
+  padding: 5px 12px 5px 18px;
+  font: 650 15px/18px var(--head);
+  clip-path: polygon(9px 0, 100% 0, 100% 100%, 9px 100%, 0 calc(100% - 9px), 0 9px);
+  white-space: nowrap;
+`
+const Pages = styled.nav`
+  display: flex;
+  gap: 20px;
+  align-items: center;
+  padding: 16px 0;
+`
+const Hint = styled.p`
+  margin-top: 18px;
+  color: var(--ink-3);
+  font-size: 14px;
+  @media (max-width: 720px) {
+    display: none;
+  }
+`

@@ -23,34 +23,129 @@ export function NewJobForm({ onClose }: { readonly onClose: () => void }) {
   const [practice, setPractice] = useState<PracticeName>('uk-ireland')
   const [says, setSays] = useState<string>()
   const [tried, setTried] = useState(false)
-  const nameSays = name.trim() === '' ? (tried ? 'The job needs a name.' : undefined) : name.length > longest.name ? `At most ${longest.name} characters; this has ${name.length}.` : undefined
-  const addressSays = address.length > longest.address ? `At most ${longest.address} characters; this has ${address.length}.` : undefined
+  const nameSays =
+    name.trim() === ''
+      ? tried
+        ? 'The job needs a name.'
+        : undefined
+      : name.length > longest.name
+        ? `At most ${longest.name} characters; this has ${name.length}.`
+        : undefined
+  const addressSays =
+    address.length > longest.address
+      ? `At most ${longest.address} characters; this has ${address.length}.`
+      : undefined
   const make = async () => {
     setTried(true)
     if (name.trim() === '' || nameSays || addressSays) return
     if (!person) return ask()
     try {
-      const job = await call('POST', '/jobs', JobState, { id, name: name.trim(), address, practice, by: person.id })
+      const job = await call('POST', '/jobs', JobState, {
+        id,
+        name: name.trim(),
+        address,
+        practice,
+        by: person.id,
+      })
       client.setQueryData(['job', job.id], job)
       await client.invalidateQueries({ queryKey: ['board'] })
       void navigate(`/jobs/${job.id}/site`)
     } catch (error) {
-      setSays(error instanceof ApiError ? error.message : 'It could not be made. What you typed is still here.')
+      setSays(
+        error instanceof ApiError
+          ? error.message
+          : 'It could not be made. What you typed is still here.',
+      )
     }
   }
   return (
-    <Frame onSubmit={(event) => { event.preventDefault(); void make() }} aria-label="New job">
-      <TextField value={name} onChange={setName} isInvalid={nameSays !== undefined} validationBehavior="aria" autoFocus><Label>Name of the job</Label><Input /><FieldError>{nameSays}</FieldError></TextField>
-      <TextField value={address} onChange={setAddress} isInvalid={addressSays !== undefined} validationBehavior="aria"><Label>Address</Label><Input /><FieldError>{addressSays}</FieldError></TextField>
-      <Choice labelled label="Practice" value={practice} options={practiceNames.map((one) => ({ id: one, text: practices[one].label }))} onChoose={setPractice} />
-      <div><Button type="submit" look="go">Begin the survey</Button><Button look="text" onPress={onClose}>Not now</Button><small role="alert">{says}</small></div>
+    <Frame
+      onSubmit={(event) => {
+        event.preventDefault()
+        void make()
+      }}
+      aria-label="New job"
+    >
+      <TextField
+        value={name}
+        onChange={setName}
+        isInvalid={nameSays !== undefined}
+        validationBehavior="aria"
+        autoFocus
+      >
+        <Label>Name of the job</Label>
+        <Input />
+        <FieldError>{nameSays}</FieldError>
+      </TextField>
+      <TextField
+        value={address}
+        onChange={setAddress}
+        isInvalid={addressSays !== undefined}
+        validationBehavior="aria"
+      >
+        <Label>Address</Label>
+        <Input />
+        <FieldError>{addressSays}</FieldError>
+      </TextField>
+      <Choice
+        labelled
+        label="Practice"
+        value={practice}
+        options={practiceNames.map((one) => ({ id: one, text: practices[one].label }))}
+        onChoose={setPractice}
+      />
+      <div>
+        <Button type="submit" look="go">
+          Begin the survey
+        </Button>
+        <Button look="text" onPress={onClose}>
+          Not now
+        </Button>
+        <small role="alert">{says}</small>
+      </div>
     </Frame>
   )
 }
 
 const Frame = styled.form`
-  display: grid; grid-template-columns: 1fr 1.4fr 220px; gap: 16px 24px; padding: 16px 0 24px; border-top: 1.5px solid var(--ink); align-items: start;
-  label { display: block; font-size: 15px; line-height: 20px; color: var(--ink-2); } input { width: 100%; min-height: 48px; border: 0; border-bottom: 1.5px solid var(--ink); background: transparent; font-size: 20px; padding: 4px; border-radius: 0; }
-  .react-aria-FieldError, small { color: var(--stop); font-size: 15px; } > div:last-child { grid-column: 1 / -1; display: flex; gap: 20px; align-items: center; } .react-aria-Select button { min-height: 48px; font-size: 18px; }
-  @media (max-width: 720px) { grid-template-columns: 1fr; }
+  display: grid;
+  grid-template-columns: 1fr 1.4fr 220px;
+  gap: 16px 24px;
+  padding: 16px 0 24px;
+  border-top: 1.5px solid var(--ink);
+  align-items: start;
+  label {
+    display: block;
+    font-size: 15px;
+    line-height: 20px;
+    color: var(--ink-2);
+  }
+  input {
+    width: 100%;
+    min-height: 48px;
+    border: 0;
+    border-bottom: 1.5px solid var(--ink);
+    background: transparent;
+    font-size: 20px;
+    padding: 4px;
+    border-radius: 0;
+  }
+  .react-aria-FieldError,
+  small {
+    color: var(--stop);
+    font-size: 15px;
+  }
+  > div:last-child {
+    grid-column: 1 / -1;
+    display: flex;
+    gap: 20px;
+    align-items: center;
+  }
+  .react-aria-Select button {
+    min-height: 48px;
+    font-size: 18px;
+  }
+  @media (max-width: 720px) {
+    grid-template-columns: 1fr;
+  }
 `

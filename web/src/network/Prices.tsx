@@ -8,7 +8,11 @@ import { Button } from '../ui/Button'
 import { Cell, Figure, Row, Table } from '../ui/Table'
 
 interface PricesProps {
-  readonly used: readonly { readonly material: MaterialName; readonly size: PipeSize; readonly length_m: number }[]
+  readonly used: readonly {
+    readonly material: MaterialName
+    readonly size: PipeSize
+    readonly length_m: number
+  }[]
   readonly cost: number
 }
 
@@ -18,31 +22,104 @@ export const Prices = memo(function Prices({ used, cost }: PricesProps) {
   const { prices } = draft.document
   const [all, setAll] = useState(false)
   const inUse = [...new Set(used.map((pipe) => pipe.material))]
-  const rows = inUse.flatMap((material) => materials[material].sizes.filter((size) => all || prices.some((price) => price.material === material && price.size === size.name) || used.some((pipe) => pipe.material === material && pipe.size.name === size.name)).map((size) => ({ material, size: size as PipeSize })))
-  const write = (material: MaterialName, size: PipeSize, perMetre: number | undefined) => edit([{ path: ['prices'], value: [...prices.filter((price) => price.material !== material || price.size !== size.name), ...(perMetre === undefined ? [] : [{ material, size: size.name, perMetre }])] }])
+  const rows = inUse.flatMap((material) =>
+    materials[material].sizes
+      .filter(
+        (size) =>
+          all ||
+          prices.some((price) => price.material === material && price.size === size.name) ||
+          used.some((pipe) => pipe.material === material && pipe.size.name === size.name),
+      )
+      .map((size) => ({ material, size: size as PipeSize })),
+  )
+  const write = (material: MaterialName, size: PipeSize, perMetre: number | undefined) =>
+    edit([
+      {
+        path: ['prices'],
+        value: [
+          ...prices.filter((price) => price.material !== material || price.size !== size.name),
+          ...(perMetre === undefined ? [] : [{ material, size: size.name, perMetre }]),
+        ],
+      },
+    ])
   return (
     <section>
-      <SectionHead>What the pipe costs<small>{cost.toFixed(2)} in all, by this list</small></SectionHead>
-      <Table label="Prices" columns="minmax(0, 1.5fr) 110px 110px 130px" heads={['Pipe', '>Of it here', '>A metre', '']}>
+      <SectionHead>
+        What the pipe costs<small>{cost.toFixed(2)} in all, by this list</small>
+      </SectionHead>
+      <Table
+        label="Prices"
+        columns="minmax(0, 1.5fr) 110px 110px 130px"
+        heads={['Pipe', '>Of it here', '>A metre', '']}
+      >
         {rows.map(({ material, size }) => {
-          const own = prices.find((price) => price.material === material && price.size === size.name)
-          const laid_m = used.filter((pipe) => pipe.material === material && pipe.size.name === size.name).reduce((sum, pipe) => sum + pipe.length_m, 0)
+          const own = prices.find(
+            (price) => price.material === material && price.size === size.name,
+          )
+          const laid_m = used
+            .filter((pipe) => pipe.material === material && pipe.size.name === size.name)
+            .reduce((sum, pipe) => sum + pipe.length_m, 0)
           return (
             <Row key={`${material}/${size.name}`} place={`prices.${material}.${size.name}`}>
-              <Cell head="Pipe">{materials[material].label}, {size.name}</Cell>
+              <Cell head="Pipe">
+                {materials[material].label}, {size.name}
+              </Cell>
               <Figure head="Of it here">{laid_m > 0 ? show(laid_m, 'length') : ''}</Figure>
-              <Cell head="A metre" end><PriceInput label={`Price of a metre of ${materials[material].label}, ${size.name}`} value={pricePerMetre(prices, material, size)} own={own !== undefined} frozen={frozen} onUse={(next) => write(material, size, next === genericPrice(material, size.bore_m) ? undefined : next)} /></Cell>
-              <Cell head="">{own ? <Button look="text" onPress={() => write(material, size, undefined)}>generic again</Button> : <Generic>generic</Generic>}</Cell>
+              <Cell head="A metre" end>
+                <PriceInput
+                  label={`Price of a metre of ${materials[material].label}, ${size.name}`}
+                  value={pricePerMetre(prices, material, size)}
+                  own={own !== undefined}
+                  frozen={frozen}
+                  onUse={(next) =>
+                    write(
+                      material,
+                      size,
+                      next === genericPrice(material, size.bore_m) ? undefined : next,
+                    )
+                  }
+                />
+              </Cell>
+              <Cell head="">
+                {own ? (
+                  <Button look="text" onPress={() => write(material, size, undefined)}>
+                    generic again
+                  </Button>
+                ) : (
+                  <Generic>generic</Generic>
+                )}
+              </Cell>
             </Row>
           )
         })}
       </Table>
-      <Prose>{prices.some((price) => !sizeNamed(price.material, price.size)) ? 'Some prices are for sizes that are not in the catalogue; they are kept and not used. ' : ''}In whatever money you reckon in. Sizes left to Hestian are the cheapest by this list that keep every limit. Generic prices are invented: write your own beside what you buy most. <Button look="text" onPress={() => setAll(!all)}>{all ? 'Only what is laid here' : 'Every size of these materials'}</Button></Prose>
+      <Prose>
+        {prices.some((price) => !sizeNamed(price.material, price.size))
+          ? 'Some prices are for sizes that are not in the catalogue; they are kept and not used. '
+          : ''}
+        In whatever money you reckon in. Sizes left to Hestian are the cheapest by this list that
+        keep every limit. Generic prices are invented: write your own beside what you buy most.{' '}
+        <Button look="text" onPress={() => setAll(!all)}>
+          {all ? 'Only what is laid here' : 'Every size of these materials'}
+        </Button>
+      </Prose>
     </section>
   )
 })
 
-function PriceInput({ label, value, own, frozen, onUse }: { readonly label: string; readonly value: number; readonly own: boolean; readonly frozen: boolean; readonly onUse: (value: number) => void }) {
+function PriceInput({
+  label,
+  value,
+  own,
+  frozen,
+  onUse,
+}: {
+  readonly label: string
+  readonly value: number
+  readonly own: boolean
+  readonly frozen: boolean
+  readonly onUse: (value: number) => void
+}) {
   const [text, setText] = useState<string>()
   const [says, setSays] = useState<string>()
   const use = () => {
@@ -55,11 +132,60 @@ function PriceInput({ label, value, own, frozen, onUse }: { readonly label: stri
   }
   return (
     <PriceBox data-own={own || undefined}>
-      <input aria-label={label} aria-invalid={says !== undefined} inputMode="decimal" readOnly={frozen} value={text ?? value.toFixed(2)} onFocus={(event) => event.currentTarget.select()} onChange={(event) => { setText(event.target.value); setSays(undefined) }} onBlur={use} onKeyDown={(event) => { if (event.key === 'Enter') use() }} />
+      <input
+        aria-label={label}
+        aria-invalid={says !== undefined}
+        inputMode="decimal"
+        readOnly={frozen}
+        value={text ?? value.toFixed(2)}
+        onFocus={(event) => event.currentTarget.select()}
+        onChange={(event) => {
+          setText(event.target.value)
+          setSays(undefined)
+        }}
+        onBlur={use}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') use()
+        }}
+      />
       {says && <small role="alert">{says}</small>}
     </PriceBox>
   )
 }
 
-const Generic = styled.small` color: var(--ink-3); font-size: 14px; `
-const PriceBox = styled.span` display: inline-grid; justify-items: end; input { width: 84px; text-align: right; min-height: 32px; background: transparent; border: 0; border-bottom: 1.5px dashed var(--pencil); color: var(--pencil); font: 450 15.5px/20px var(--text); font-feature-settings: 'tnum'; padding: 2px 4px; &:hover { background: var(--select); } } &[data-own] input { border-bottom: 1.5px solid var(--ink); color: var(--ink); } small { color: var(--stop); font-size: 14px; } @media (pointer: coarse) { input { min-height: 48px; } } `
+const Generic = styled.small`
+  color: var(--ink-3);
+  font-size: 14px;
+`
+const PriceBox = styled.span`
+  display: inline-grid;
+  justify-items: end;
+  input {
+    width: 84px;
+    text-align: right;
+    min-height: 32px;
+    background: transparent;
+    border: 0;
+    border-bottom: 1.5px dashed var(--pencil);
+    color: var(--pencil);
+    font: 450 15.5px/20px var(--text);
+    font-feature-settings: 'tnum';
+    padding: 2px 4px;
+    &:hover {
+      background: var(--select);
+    }
+  }
+  &[data-own] input {
+    border-bottom: 1.5px solid var(--ink);
+    color: var(--ink);
+  }
+  small {
+    color: var(--stop);
+    font-size: 14px;
+  }
+  @media (pointer: coarse) {
+    input {
+      min-height: 48px;
+    }
+  }
+`

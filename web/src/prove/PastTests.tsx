@@ -6,7 +6,12 @@ import { dayTime } from '../ui/dates'
 import { Mark } from '../ui/icons'
 
 const kinds = { passed: 'pass', failed: 'stop', 'cannot-tell': 'fix', running: 'not-yet' } as const
-const words = { passed: 'Passed', failed: 'Failed', 'cannot-tell': 'Cannot tell', running: 'Not finished' } as const
+const words = {
+  passed: 'Passed',
+  failed: 'Failed',
+  'cannot-tell': 'Cannot tell',
+  running: 'Not finished',
+} as const
 
 /** Earlier tests stay in the record, whatever came of them. */
 export function PastTests({ tests }: { readonly tests: readonly JudgedTest[] }) {
@@ -15,12 +20,50 @@ export function PastTests({ tests }: { readonly tests: readonly JudgedTest[] }) 
   return (
     <>
       <SectionHead>Earlier tests</SectionHead>
-      <List>{tests.map((test) => {
-        const figures = test.verdict.outcome === 'running' ? undefined : test.verdict.figures
-        return <li key={test.testId}><Mark kind={kinds[test.verdict.outcome]} /><b>{words[test.verdict.outcome]}</b><span>{figures ? `fell ${show(figures.fall_Pa, 'gas-pressure')}` : ''}{test.repaired ? `; repaired: ${test.repaired.what}` : ''}</span><small>{dayTime(test.at)}, {nameOf(test.by)}</small></li>
-      })}</List>
+      <List>
+        {tests.map((test) => {
+          const figures = test.verdict.outcome === 'running' ? undefined : test.verdict.figures
+          return (
+            <li key={test.testId}>
+              <Mark kind={kinds[test.verdict.outcome]} />
+              <b>{words[test.verdict.outcome]}</b>
+              <span>
+                {figures ? `fell ${show(figures.fall_Pa, 'gas-pressure')}` : ''}
+                {test.repaired ? `; repaired: ${test.repaired.what}` : ''}
+              </span>
+              <small>
+                {dayTime(test.at)}, {nameOf(test.by)}
+              </small>
+            </li>
+          )
+        })}
+      </List>
     </>
   )
 }
 
-const List = styled.ul` li { display: grid; grid-template-columns: 22px 96px minmax(0, 1fr) auto; gap: 10px; align-items: center; min-height: 36px; border-bottom: 0.8px solid var(--hair); font-size: 15px; } small { font-size: 14px; color: var(--ink-3); } @media (max-width: 720px) { li { grid-template-columns: 22px 1fr; padding: 6px 0; } span, small { grid-column: 2; } } `
+const List = styled.ul`
+  li {
+    display: grid;
+    grid-template-columns: 22px 96px minmax(0, 1fr) auto;
+    gap: 10px;
+    align-items: center;
+    min-height: 36px;
+    border-bottom: 0.8px solid var(--hair);
+    font-size: 15px;
+  }
+  small {
+    font-size: 14px;
+    color: var(--ink-3);
+  }
+  @media (max-width: 720px) {
+    li {
+      grid-template-columns: 22px 1fr;
+      padding: 6px 0;
+    }
+    span,
+    small {
+      grid-column: 2;
+    }
+  }
+`

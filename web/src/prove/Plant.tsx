@@ -7,7 +7,15 @@ import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
 
 /** The hand at the simulated pipework. Only a simulated gauge has one. */
-export function Plant({ gauge, testGauge_Pa, volume_m3 }: { readonly gauge: GaugeState; readonly testGauge_Pa: number; readonly volume_m3: number }) {
+export function Plant({
+  gauge,
+  testGauge_Pa,
+  volume_m3,
+}: {
+  readonly gauge: GaugeState
+  readonly testGauge_Pa: number
+  readonly volume_m3: number
+}) {
   const { show } = useJob()
   const [says, setSays] = useState('')
   if (!gauge.simulated) return null
@@ -25,11 +33,29 @@ export function Plant({ gauge, testGauge_Pa, volume_m3 }: { readonly gauge: Gaug
       <div>
         <p>Simulated pipework: what a hand would do at the pipe.</p>
         <div>
-          <Button look="text" onPress={() => void work({ command: 'pump', gauge_Pa: testGauge_Pa, volume_m3 }, 'Pumped up.')}>Pump to {show(testGauge_Pa, 'gas-pressure')}</Button>
-          <Button look="text" onPress={() => void work({ command: 'leak' }, 'A joint leaks now.')}>Loosen a joint</Button>
-          <Button look="text" onPress={() => void work({ command: 'tight' }, 'Tight and at rest.')}>Make it tight</Button>
-          <Button look="text" onPress={() => void work({ command: 'cooling' }, 'The pipe cools now.')}>Open a window</Button>
-          <Button look="text" onPress={() => void work({ command: 'vent' }, 'Let down.')}>Let it down</Button>
+          <Button
+            look="text"
+            onPress={() =>
+              void work({ command: 'pump', gauge_Pa: testGauge_Pa, volume_m3 }, 'Pumped up.')
+            }
+          >
+            Pump to {show(testGauge_Pa, 'gas-pressure')}
+          </Button>
+          <Button look="text" onPress={() => void work({ command: 'leak' }, 'A joint leaks now.')}>
+            Loosen a joint
+          </Button>
+          <Button look="text" onPress={() => void work({ command: 'tight' }, 'Tight and at rest.')}>
+            Make it tight
+          </Button>
+          <Button
+            look="text"
+            onPress={() => void work({ command: 'cooling' }, 'The pipe cools now.')}
+          >
+            Open a window
+          </Button>
+          <Button look="text" onPress={() => void work({ command: 'vent' }, 'Let down.')}>
+            Let it down
+          </Button>
         </div>
         <small role="status">{says}</small>
       </div>
@@ -37,4 +63,36 @@ export function Plant({ gauge, testGauge_Pa, volume_m3 }: { readonly gauge: Gaug
   )
 }
 
-const Frame = styled.section` display: flex; gap: 20px; align-items: center; border: 1.5px dashed var(--rule); padding: 10px 16px; margin: 12px 0; b { font: 650 30px/34px var(--head); min-width: 130px; color: var(--gas); } p { font-size: 14px; color: var(--ink-3); } div div { display: flex; gap: 4px 18px; flex-wrap: wrap; } small { font-size: 14px; color: var(--ink-2); min-height: 18px; display: block; } @media (max-width: 720px) { flex-direction: column; align-items: flex-start; gap: 4px; } `
+const Frame = styled.section`
+  display: flex;
+  gap: 20px;
+  align-items: center;
+  border: 1.5px dashed var(--rule);
+  padding: 10px 16px;
+  margin: 12px 0;
+  b {
+    font: 650 30px/34px var(--head);
+    min-width: 130px;
+    color: var(--gas);
+  }
+  p {
+    font-size: 14px;
+    color: var(--ink-3);
+  }
+  div div {
+    display: flex;
+    gap: 4px 18px;
+    flex-wrap: wrap;
+  }
+  small {
+    font-size: 14px;
+    color: var(--ink-2);
+    min-height: 18px;
+    display: block;
+  }
+  @media (max-width: 720px) {
+    flex-direction: column;
+    align-items: flex-start;
+    gap: 4px;
+  }
+`

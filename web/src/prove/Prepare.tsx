@@ -24,57 +24,273 @@ export function Prepare({ design }: { readonly design: TightnessDesign }) {
   const [sending, setSending] = useState(false)
   const { plan, preparations } = design
   const gauge = gauges.data?.[0]
-  const parsed = parseQuantity(resolution || (solution.practice.name === 'north-america' ? '0.1 in wc' : '0.1 mbar'), 'gas-pressure', solution.practice.units['gas-pressure'])
+  const parsed = parseQuantity(
+    resolution || (solution.practice.name === 'north-america' ? '0.1 in wc' : '0.1 mbar'),
+    'gas-pressure',
+    solution.practice.units['gas-pressure'],
+  )
   const resolution_Pa = parsed.outcome === 'understood' && parsed.si > 0 ? parsed.si : undefined
   const open = preparations.filter((one) => !done.includes(one.id))
-  const off = preparations.map((one) => ({ name: one.name, state: one.action === 'shut' ? ('shut' as const) : ('disconnected' as const), because: 'gas tightness test' }))
-  const waits = open.length > 0 ? `${open.length === 1 ? 'one thing' : `${open.length} things`} to prepare` : how === 'streamed' && gauge?.state !== 'live' ? 'the gauge' : how === 'digital' && resolution_Pa === undefined ? 'a resolution' : undefined
+  const off = preparations.map((one) => ({
+    name: one.name,
+    state: one.action === 'shut' ? ('shut' as const) : ('disconnected' as const),
+    because: 'gas tightness test',
+  }))
+  const waits =
+    open.length > 0
+      ? `${open.length === 1 ? 'one thing' : `${open.length} things`} to prepare`
+      : how === 'streamed' && gauge?.state !== 'live'
+        ? 'the gauge'
+        : how === 'digital' && resolution_Pa === undefined
+          ? 'a resolution'
+          : undefined
   const begin = async () => {
     setSending(true)
-    const typed = { reading: 'typed', kind: how === 'water-gauge' ? 'water-gauge' : 'digital', resolution_Pa: how === 'water-gauge' ? 25 : (resolution_Pa ?? 10), instrument: instrument || (how === 'water-gauge' ? 'Water gauge' : 'Digital gauge'), from_ms: Date.now() }
-    await act('/tests', { testId: newId(), how: how === 'streamed' ? { reading: 'streamed', gaugeId: gauge?.id ?? 'none' } : typed, prepared: [...done], off })
+    const typed = {
+      reading: 'typed',
+      kind: how === 'water-gauge' ? 'water-gauge' : 'digital',
+      resolution_Pa: how === 'water-gauge' ? 25 : (resolution_Pa ?? 10),
+      instrument: instrument || (how === 'water-gauge' ? 'Water gauge' : 'Digital gauge'),
+      from_ms: Date.now(),
+    }
+    await act('/tests', {
+      testId: newId(),
+      how: how === 'streamed' ? { reading: 'streamed', gaugeId: gauge?.id ?? 'none' } : typed,
+      prepared: [...done],
+      off,
+    })
     setSending(false)
   }
   return (
     <>
-      <Answer>Pump to <b>{show(plan.testGauge_Pa, 'gas-pressure')}</b>, settle <b>{durationWords(plan.stabilise_s)}</b>, hold <b>{durationWords(plan.test_s)}</b>.</Answer>
+      <Answer>
+        Pump to <b>{show(plan.testGauge_Pa, 'gas-pressure')}</b>, settle{' '}
+        <b>{durationWords(plan.stabilise_s)}</b>, hold <b>{durationWords(plan.test_s)}</b>.
+      </Answer>
       <VerdictLine>
-        <span>Air or inert gas only, never oxygen. No movement may be seen; no leak over <b>{show(plan.permittedLeak_m3_s, 'leak-flow')}</b> may stay hidden in <b>{show(plan.volume_m3, 'small-volume')}</b> of pipe. {plan.methodSource.says}. {plan.permittedLeakSource.basis === 'assumed' ? 'The permitted leak is an assumed setting.' : ''}</span>
+        <span>
+          Air or inert gas only, never oxygen. No movement may be seen; no leak over{' '}
+          <b>{show(plan.permittedLeak_m3_s, 'leak-flow')}</b> may stay hidden in{' '}
+          <b>{show(plan.volume_m3, 'small-volume')}</b> of pipe. {plan.methodSource.says}.{' '}
+          {plan.permittedLeakSource.basis === 'assumed'
+            ? 'The permitted leak is an assumed setting.'
+            : ''}
+        </span>
       </VerdictLine>
       <Cautions>
-        <p><Mark kind="stop" size={18} /> <span><b>Over-pressure.</b> Every part has a greatest test pressure. What is rated below {show(plan.testGauge_Pa, 'gas-pressure')} is disconnected and its pipe capped, not only shut off. Let it down before opening.</span></p>
-        <p><Mark kind="fix" size={18} /> <span><b>Smell of gas.</b> No flame; no switches, phone or doorbell inside; shut the meter valve only if it is safe on the way out; open windows and leave; call {solution.practice.words.gasEmergency} from outside. Never look for a leak with a flame.</span></p>
+        <p>
+          <Mark kind="stop" size={18} />{' '}
+          <span>
+            <b>Over-pressure.</b> Every part has a greatest test pressure. What is rated below{' '}
+            {show(plan.testGauge_Pa, 'gas-pressure')} is disconnected and its pipe capped, not only
+            shut off. Let it down before opening.
+          </span>
+        </p>
+        <p>
+          <Mark kind="fix" size={18} />{' '}
+          <span>
+            <b>Smell of gas.</b> No flame; no switches, phone or doorbell inside; shut the meter
+            valve only if it is safe on the way out; open windows and leave; call{' '}
+            {solution.practice.words.gasEmergency} from outside. Never look for a leak with a flame.
+          </span>
+        </p>
       </Cautions>
-      <SectionHead>Out of the way first<small>each goes on the off strip</small></SectionHead>
-      <List>{preparations.map((one) => (
-        <li key={one.id}>
-          <Check isSelected={done.includes(one.id)} onChange={(on) => setDone(on ? [...done, one.id] : done.filter((id) => id !== one.id))}><Mark kind={done.includes(one.id) ? 'pass' : 'not-yet'} size={22} /><span><b>{one.name}</b> {one.action === 'shut' ? 'shut off' : 'disconnected, pipe capped'}</span><small>{reason(one, (si) => show(si, 'gas-pressure'))}</small></Check>
-        </li>
-      ))}</List>
+      <SectionHead>
+        Out of the way first<small>each goes on the off strip</small>
+      </SectionHead>
+      <List>
+        {preparations.map((one) => (
+          <li key={one.id}>
+            <Check
+              isSelected={done.includes(one.id)}
+              onChange={(on) =>
+                setDone(on ? [...done, one.id] : done.filter((id) => id !== one.id))
+              }
+            >
+              <Mark kind={done.includes(one.id) ? 'pass' : 'not-yet'} size={22} />
+              <span>
+                <b>{one.name}</b> {one.action === 'shut' ? 'shut off' : 'disconnected, pipe capped'}
+              </span>
+              <small>{reason(one, (si) => show(si, 'gas-pressure'))}</small>
+            </Check>
+          </li>
+        ))}
+      </List>
       <SectionHead>What reads it</SectionHead>
       <Ways value={how} onChange={(next) => setHow(next as How)} aria-label="What reads it">
-        <Radio value="streamed">{gauge ? gauge.name : 'Gauge'}: {gauge?.state === 'live' ? `live, to ${show(gauge.resolution_Pa, 'gas-pressure')}` : 'silent'}</Radio>
+        <Radio value="streamed">
+          {gauge ? gauge.name : 'Gauge'}:{' '}
+          {gauge?.state === 'live'
+            ? `live, to ${show(gauge.resolution_Pa, 'gas-pressure')}`
+            : 'silent'}
+        </Radio>
         <Radio value="digital">Digital gauge, typed by hand</Radio>
         <Radio value="water-gauge">Water gauge, typed by hand</Radio>
       </Ways>
-      {how === 'streamed' && gauge && <Plant gauge={gauge} testGauge_Pa={plan.testGauge_Pa} volume_m3={plan.volume_m3} />}
+      {how === 'streamed' && gauge && (
+        <Plant gauge={gauge} testGauge_Pa={plan.testGauge_Pa} volume_m3={plan.volume_m3} />
+      )}
       {how !== 'streamed' && (
         <Typed>
-          <TextField value={instrument} onChange={setInstrument} maxLength={200}><Label>Instrument and its number</Label><Input /></TextField>
-          {how === 'digital' && <TextField value={resolution} onChange={setResolution}><Label>Smallest step it shows</Label><Input placeholder={solution.practice.name === 'north-america' ? '0.1 in wc' : '0.1 mbar'} /><small>{parsed.outcome === 'understood' ? `Understood: ${parsed.echo}` : parsed.says}</small></TextField>}
+          <TextField value={instrument} onChange={setInstrument} maxLength={200}>
+            <Label>Instrument and its number</Label>
+            <Input />
+          </TextField>
+          {how === 'digital' && (
+            <TextField value={resolution} onChange={setResolution}>
+              <Label>Smallest step it shows</Label>
+              <Input
+                placeholder={solution.practice.name === 'north-america' ? '0.1 in wc' : '0.1 mbar'}
+              />
+              <small>
+                {parsed.outcome === 'understood' ? `Understood: ${parsed.echo}` : parsed.says}
+              </small>
+            </TextField>
+          )}
         </Typed>
       )}
-      <Go>{waits === undefined ? <Button look="go" isDisabled={sending} onPress={() => void begin()}>Begin: let it settle</Button> : <Button look="wait" isDisabled>Begin: waits for {waits}</Button>}<span>{draft.document.practice === 'uk-ireland' ? 'Let-by of the meter valve is proved first, at low pressure, by hand: it is not part of this sheet yet.' : ''}</span></Go>
+      <Go>
+        {waits === undefined ? (
+          <Button look="go" isDisabled={sending} onPress={() => void begin()}>
+            Begin: let it settle
+          </Button>
+        ) : (
+          <Button look="wait" isDisabled>
+            Begin: waits for {waits}
+          </Button>
+        )}
+        <span>
+          {draft.document.practice === 'uk-ireland'
+            ? 'Let-by of the meter valve is proved first, at low pressure, by hand: it is not part of this sheet yet.'
+            : ''}
+        </span>
+      </Go>
     </>
   )
 }
 
 const reason = (one: Preparation, show: (si: number) => string): string =>
-  one.because === 'boundary' ? 'stands the pressure; bounds the test' : one.because === 'limit-unknown' ? 'greatest test pressure not known, so it is taken off' : `rated ${show(one.limitGauge_Pa ?? 0)}, below the test`
+  one.because === 'boundary'
+    ? 'stands the pressure; bounds the test'
+    : one.because === 'limit-unknown'
+      ? 'greatest test pressure not known, so it is taken off'
+      : `rated ${show(one.limitGauge_Pa ?? 0)}, below the test`
 
-const Cautions = styled.div` display: grid; gap: 8px; margin: 6px 0 12px; max-width: 82ch; p { display: flex; gap: 10px; font-size: 15px; line-height: 20px; color: var(--ink-2); } b { color: var(--ink); } svg { flex: none; } `
-const List = styled.ul` margin-bottom: 12px; li { border-bottom: 0.8px solid var(--hair); } `
-const Check = styled(Checkbox)` display: grid; grid-template-columns: 24px minmax(0, 1fr) minmax(0, 0.8fr); gap: 12px; align-items: center; min-height: 48px; cursor: pointer; font-size: 17px; small { font-size: 15px; color: var(--ink-3); } &[data-hovered] { background: var(--select); } &[data-focus-visible] { outline: 3px solid var(--ink); } @media (max-width: 720px) { grid-template-columns: 24px 1fr; small { grid-column: 2; } padding: 6px 0; } `
-const Ways = styled(RadioGroup)` display: grid; label { display: flex; gap: 10px; align-items: center; min-height: 44px; cursor: pointer; border-bottom: 0.8px solid var(--hair); } label::before { content: ''; width: 16px; height: 16px; border: 1.8px solid var(--ink); border-radius: 50%; } label[data-selected] { font-weight: 650; } label[data-selected]::before { background: radial-gradient(var(--ink) 0 4.5px, transparent 5px); } label[data-focus-visible] { outline: 3px solid var(--ink); } `
-export const Typed = styled.div` display: grid; grid-template-columns: 1fr 1fr; gap: 16px; margin: 12px 0; label { display: block; font-size: 15px; color: var(--ink-2); } input { width: 100%; min-height: 44px; background: transparent; border: 0; border-bottom: 1.5px solid var(--ink); font-size: 18px; padding: 4px; } small { font-size: 14px; color: var(--ink-3); } @media (max-width: 720px) { grid-template-columns: 1fr; } `
-const Go = styled.div` display: flex; gap: 16px; align-items: center; margin: 16px 0; flex-wrap: wrap; span { font-size: 14px; color: var(--ink-3); flex: 1; min-width: 200px; } `
+const Cautions = styled.div`
+  display: grid;
+  gap: 8px;
+  margin: 6px 0 12px;
+  max-width: 82ch;
+  p {
+    display: flex;
+    gap: 10px;
+    font-size: 15px;
+    line-height: 20px;
+    color: var(--ink-2);
+  }
+  b {
+    color: var(--ink);
+  }
+  svg {
+    flex: none;
+  }
+`
+const List = styled.ul`
+  margin-bottom: 12px;
+  li {
+    border-bottom: 0.8px solid var(--hair);
+  }
+`
+const Check = styled(Checkbox)`
+  display: grid;
+  grid-template-columns: 24px minmax(0, 1fr) minmax(0, 0.8fr);
+  gap: 12px;
+  align-items: center;
+  min-height: 48px;
+  cursor: pointer;
+  font-size: 17px;
+  small {
+    font-size: 15px;
+    color: var(--ink-3);
+  }
+  &[data-hovered] {
+    background: var(--select);
+  }
+  &[data-focus-visible] {
+    outline: 3px solid var(--ink);
+  }
+  @media (max-width: 720px) {
+    grid-template-columns: 24px 1fr;
+    small {
+      grid-column: 2;
+    }
+    padding: 6px 0;
+  }
+`
+const Ways = styled(RadioGroup)`
+  display: grid;
+  label {
+    display: flex;
+    gap: 10px;
+    align-items: center;
+    min-height: 44px;
+    cursor: pointer;
+    border-bottom: 0.8px solid var(--hair);
+  }
+  label::before {
+    content: '';
+    width: 16px;
+    height: 16px;
+    border: 1.8px solid var(--ink);
+    border-radius: 50%;
+  }
+  label[data-selected] {
+    font-weight: 650;
+  }
+  label[data-selected]::before {
+    background: radial-gradient(var(--ink) 0 4.5px, transparent 5px);
+  }
+  label[data-focus-visible] {
+    outline: 3px solid var(--ink);
+  }
+`
+export const Typed = styled.div`
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 16px;
+  margin: 12px 0;
+  label {
+    display: block;
+    font-size: 15px;
+    color: var(--ink-2);
+  }
+  input {
+    width: 100%;
+    min-height: 44px;
+    background: transparent;
+    border: 0;
+    border-bottom: 1.5px solid var(--ink);
+    font-size: 18px;
+    padding: 4px;
+  }
+  small {
+    font-size: 14px;
+    color: var(--ink-3);
+  }
+  @media (max-width: 720px) {
+    grid-template-columns: 1fr;
+  }
+`
+const Go = styled.div`
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  margin: 16px 0;
+  flex-wrap: wrap;
+  span {
+    font-size: 14px;
+    color: var(--ink-3);
+    flex: 1;
+    min-width: 200px;
+  }
+`

@@ -19,30 +19,85 @@ export function RunningTest({ test }: { readonly test: JudgedTest }) {
   const gauge = gauges.data?.find((one) => one.id === test.begun.gaugeId)
   const latest = run.samples[run.samples.length - 1]
   const running = verdict.outcome === 'running' ? verdict : undefined
-  const drawing = useMemo(() => tightnessTrace(run, show, { width: 810, height: 250 }, test.notes), [run, show, test.notes])
+  const drawing = useMemo(
+    () => tightnessTrace(run, show, { width: 810, height: 250 }, test.notes),
+    [run, show, test.notes],
+  )
   const limit = allowance_Pa(run.plan)
   const fell = running?.soFar?.fall_Pa
   const silent = test.begun.reading === 'streamed' && gauge?.state === 'silent'
   return (
     <>
       <Statement role="status">
-        {running?.phase === 'stabilising' ? <><b>Settling.</b> Pumped air cools to the pipe; the test begins by itself.</> : fell === undefined ? <><b>Waiting</b> for a reading.</> : <><b>{fell > limit ? 'Falling.' : 'Holding.'}</b> {fell >= 0 ? 'Down' : 'Up'} <b>{show.figure(Math.abs(fell), 'gas-pressure')}</b> of the <b>{show(limit, 'gas-pressure')}</b> it may move.</>}
+        {running?.phase === 'stabilising' ? (
+          <>
+            <b>Settling.</b> Pumped air cools to the pipe; the test begins by itself.
+          </>
+        ) : fell === undefined ? (
+          <>
+            <b>Waiting</b> for a reading.
+          </>
+        ) : (
+          <>
+            <b>{fell > limit ? 'Falling.' : 'Holding.'}</b> {fell >= 0 ? 'Down' : 'Up'}{' '}
+            <b>{show.figure(Math.abs(fell), 'gas-pressure')}</b> of the{' '}
+            <b>{show(limit, 'gas-pressure')}</b> it may move.
+          </>
+        )}
       </Statement>
       <Top>
         <Reading aria-label="Pressure now" data-silent={silent || undefined}>
-          <strong className="tnum">{latest ? show.figure(latest.gauge_Pa, 'gas-pressure', show.unit('gas-pressure') === 'mbar' ? 1 : 2) : '–'}</strong>
-          <span><i data-silent={silent || undefined} />{silent ? 'gauge silent' : test.begun.reading === 'typed' ? 'typed' : 'live'}<b>{show.unit('gas-pressure')}</b></span>
+          <strong className="tnum">
+            {latest
+              ? show.figure(
+                  latest.gauge_Pa,
+                  'gas-pressure',
+                  show.unit('gas-pressure') === 'mbar' ? 1 : 2,
+                )
+              : '–'}
+          </strong>
+          <span>
+            <i data-silent={silent || undefined} />
+            {silent ? 'gauge silent' : test.begun.reading === 'typed' ? 'typed' : 'live'}
+            <b>{show.unit('gas-pressure')}</b>
+          </span>
         </Reading>
         <Countdown>
-          <small>{running?.phase === 'stabilising' ? 'left to settle' : `left of the ${clock(run.plan.test_s)} test`}</small>
-          <strong className="tnum" role="timer">{clock(running?.left_s ?? 0)}</strong>
-          <p>{latest?.temp_K === undefined ? 'No temperature: without it the verdict can only be cannot tell.' : <>Pipe <b>{show(latest.temp_K, 'temperature', 1)}</b>{running?.soFar?.tempChange_K !== undefined && <>, {Math.abs(running.soFar.tempChange_K).toFixed(2)} K {running.soFar.tempChange_K < 0 ? 'cooler' : 'warmer'}: worth <b>{show(Math.abs(running.soFar.thermal_Pa ?? 0), 'gas-pressure')}</b></>}.</>}</p>
+          <small>
+            {running?.phase === 'stabilising'
+              ? 'left to settle'
+              : `left of the ${clock(run.plan.test_s)} test`}
+          </small>
+          <strong className="tnum" role="timer">
+            {clock(running?.left_s ?? 0)}
+          </strong>
+          <p>
+            {latest?.temp_K === undefined ? (
+              'No temperature: without it the verdict can only be cannot tell.'
+            ) : (
+              <>
+                Pipe <b>{show(latest.temp_K, 'temperature', 1)}</b>
+                {running?.soFar?.tempChange_K !== undefined && (
+                  <>
+                    , {Math.abs(running.soFar.tempChange_K).toFixed(2)} K{' '}
+                    {running.soFar.tempChange_K < 0 ? 'cooler' : 'warmer'}: worth{' '}
+                    <b>{show(Math.abs(running.soFar.thermal_Pa ?? 0), 'gas-pressure')}</b>
+                  </>
+                )}
+                .
+              </>
+            )}
+          </p>
         </Countdown>
       </Top>
-      <Trace role="region" tabIndex={0} aria-label="Strip chart"><DrawingView drawing={drawing} /></Trace>
+      <Trace role="region" tabIndex={0} aria-label="Strip chart">
+        <DrawingView drawing={drawing} />
+      </Trace>
       <Sees test={test} />
       {test.begun.reading === 'typed' && <TypeReading test={test} />}
-      {gauge && <Plant gauge={gauge} testGauge_Pa={run.plan.testGauge_Pa} volume_m3={run.plan.volume_m3} />}
+      {gauge && (
+        <Plant gauge={gauge} testGauge_Pa={run.plan.testGauge_Pa} volume_m3={run.plan.volume_m3} />
+      )}
     </>
   )
 }
@@ -51,13 +106,47 @@ function Sees({ test }: { readonly test: JudgedTest }) {
   const { show, solution } = useJob()
   const { plan } = test.run
   const limit = allowance_Pa(plan)
-  const smallest = leakRate_m3_s({ volume_m3: plan.volume_m3, fall_Pa: limit, duration_s: plan.test_s, atmosphere_Pa: plan.atmosphere_Pa })
+  const smallest = leakRate_m3_s({
+    volume_m3: plan.volume_m3,
+    fall_Pa: limit,
+    duration_s: plan.test_s,
+    atmosphere_Pa: plan.atmosphere_Pa,
+  })
   const resolves = smallest <= plan.permittedLeak_m3_s * (1 + 1e-6)
   return (
     <Three>
-      <section><h3>It can see</h3><p>A steady leak of <b>{show(smallest, 'leak-flow')}</b> of air or more, anywhere in the {show(plan.volume_m3, 'small-volume')} under test. {resolves ? <>The largest that may stay hidden is {show(plan.permittedLeak_m3_s, 'leak-flow')}.</> : <b>That is coarser than the {show(plan.permittedLeak_m3_s, 'leak-flow')} that may stay hidden.</b>}</p></section>
-      <section><h3>It cannot see</h3><p>Anything past what was shut or capped, smaller leaks, a joint that opens only when hot, or a change of the barometer. Soap every joint; the test screw last.</p></section>
-      <NoVerdict><Mark kind="not-yet" size={26} /><div><h3>No verdict yet</h3><p>At the end it reads itself. A fall past <b>{show(limit, 'gas-pressure')}</b> fails unless cooling explains it; warming never helps.</p></div></NoVerdict>
+      <section>
+        <h3>It can see</h3>
+        <p>
+          A steady leak of <b>{show(smallest, 'leak-flow')}</b> of air or more, anywhere in the{' '}
+          {show(plan.volume_m3, 'small-volume')} under test.{' '}
+          {resolves ? (
+            <>The largest that may stay hidden is {show(plan.permittedLeak_m3_s, 'leak-flow')}.</>
+          ) : (
+            <b>
+              That is coarser than the {show(plan.permittedLeak_m3_s, 'leak-flow')} that may stay
+              hidden.
+            </b>
+          )}
+        </p>
+      </section>
+      <section>
+        <h3>It cannot see</h3>
+        <p>
+          Anything past what was shut or capped, smaller leaks, a joint that opens only when hot, or
+          a change of the barometer. Soap every joint; the test screw last.
+        </p>
+      </section>
+      <NoVerdict>
+        <Mark kind="not-yet" size={26} />
+        <div>
+          <h3>No verdict yet</h3>
+          <p>
+            At the end it reads itself. A fall past <b>{show(limit, 'gas-pressure')}</b> fails
+            unless cooling explains it; warming never helps.
+          </p>
+        </div>
+      </NoVerdict>
       <span className="unseen">{solution.practice.label}</span>
     </Three>
   )
@@ -71,37 +160,235 @@ function TypeReading({ test }: { readonly test: JudgedTest }) {
   const [minutes, setMinutes] = useState('')
   const units = solution.practice.units
   const gauge = parseQuantity(pressure, 'gas-pressure', units['gas-pressure'])
-  const temp = warmth.trim() === '' ? undefined : parseQuantity(warmth, 'temperature', units.temperature)
+  const temp =
+    warmth.trim() === '' ? undefined : parseQuantity(warmth, 'temperature', units.temperature)
   const after = minutes.trim() === '' ? undefined : Number(minutes.replace(',', '.'))
-  const ready = gauge.outcome === 'understood' && (temp === undefined || temp.outcome === 'understood') && (after === undefined || (after >= 0 && after < 1500))
+  const ready =
+    gauge.outcome === 'understood' &&
+    (temp === undefined || temp.outcome === 'understood') &&
+    (after === undefined || (after >= 0 && after < 1500))
   const record = async () => {
     if (gauge.outcome !== 'understood') return
-    const at_ms = after === undefined ? Date.now() : test.run.settleFrom_ms + Math.round(after * 60_000)
-    const sent = await act(`/tests/${test.testId}/samples`, { sample: { at_ms, gauge_Pa: gauge.si, ...(temp?.outcome === 'understood' ? { temp_K: temp.si } : {}) } })
-    if (sent) { setPressure(''); setMinutes('') }
+    const at_ms =
+      after === undefined ? Date.now() : test.run.settleFrom_ms + Math.round(after * 60_000)
+    const sent = await act(`/tests/${test.testId}/samples`, {
+      sample: {
+        at_ms,
+        gauge_Pa: gauge.si,
+        ...(temp?.outcome === 'understood' ? { temp_K: temp.si } : {}),
+      },
+    })
+    if (sent) {
+      setPressure('')
+      setMinutes('')
+    }
   }
   return (
-    <form onSubmit={(event) => { event.preventDefault(); if (ready) void record() }}>
+    <form
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (ready) void record()
+      }}
+    >
       <Typed>
-        <TextField value={pressure} onChange={setPressure}><Label>The gauge reads</Label><Input placeholder={show.unit('gas-pressure')} /><small>{pressure === '' ? `A bare number is ${show.unit('gas-pressure')}.` : gauge.outcome === 'understood' ? `Understood: ${gauge.echo}` : gauge.says}</small></TextField>
-        <TextField value={warmth} onChange={setWarmth}><Label>Temperature by the pipe</Label><Input placeholder={show.unit('temperature')} /><small>{temp === undefined ? 'Left out, warming could hide a leak.' : temp.outcome === 'understood' ? `Understood: ${temp.echo}` : temp.says}</small></TextField>
-        <TextField value={minutes} onChange={setMinutes}><Label>Minutes since pumping</Label><Input placeholder="now" inputMode="decimal" /><small>Empty means now. Read at the start of the test ({(test.run.plan.stabilise_s / 60).toFixed(0)} min) and at its end ({((test.run.plan.stabilise_s + test.run.plan.test_s) / 60).toFixed(0)} min).</small></TextField>
+        <TextField value={pressure} onChange={setPressure}>
+          <Label>The gauge reads</Label>
+          <Input placeholder={show.unit('gas-pressure')} />
+          <small>
+            {pressure === ''
+              ? `A bare number is ${show.unit('gas-pressure')}.`
+              : gauge.outcome === 'understood'
+                ? `Understood: ${gauge.echo}`
+                : gauge.says}
+          </small>
+        </TextField>
+        <TextField value={warmth} onChange={setWarmth}>
+          <Label>Temperature by the pipe</Label>
+          <Input placeholder={show.unit('temperature')} />
+          <small>
+            {temp === undefined
+              ? 'Left out, warming could hide a leak.'
+              : temp.outcome === 'understood'
+                ? `Understood: ${temp.echo}`
+                : temp.says}
+          </small>
+        </TextField>
+        <TextField value={minutes} onChange={setMinutes}>
+          <Label>Minutes since pumping</Label>
+          <Input placeholder="now" inputMode="decimal" />
+          <small>
+            Empty means now. Read at the start of the test (
+            {(test.run.plan.stabilise_s / 60).toFixed(0)} min) and at its end (
+            {((test.run.plan.stabilise_s + test.run.plan.test_s) / 60).toFixed(0)} min).
+          </small>
+        </TextField>
       </Typed>
-      {ready ? <Button type="submit" look="go">Record {gauge.outcome === 'understood' ? show(gauge.si, 'gas-pressure') : ''}</Button> : <Button look="wait" isDisabled>Record: waits for a reading</Button>}
+      {ready ? (
+        <Button type="submit" look="go">
+          Record {gauge.outcome === 'understood' ? show(gauge.si, 'gas-pressure') : ''}
+        </Button>
+      ) : (
+        <Button look="wait" isDisabled>
+          Record: waits for a reading
+        </Button>
+      )}
     </form>
   )
 }
 
-const Statement = styled.h2` font: 450 32px/38px var(--head); font-stretch: 94%; color: var(--ink-2); b { color: var(--ink); font-weight: 700; } @media (max-width: 720px) { font-size: 24px; line-height: 28px; } `
-const Top = styled.div` display: grid; grid-template-columns: minmax(0, 1fr) 280px; gap: 20px; align-items: center; @media (max-width: 900px) { grid-template-columns: 1fr; gap: 4px; } `
-const Reading = styled.div`
-  display: flex; align-items: flex-end; gap: 14px; color: var(--pencil);
-  strong { font: 600 172px/160px var(--head); font-stretch: 92%; letter-spacing: -0.03em; color: var(--ink); } &[data-silent] strong { color: var(--pencil); }
-  span { display: grid; padding-bottom: 18px; font-size: 15px; color: var(--ink-2); grid-template-columns: auto 1fr; gap: 0 8px; align-items: center; } b { grid-column: 1 / -1; font: 650 26px/30px var(--head); color: var(--ink); }
-  i { width: 10px; height: 10px; border-radius: 50%; background: var(--gas); } i[data-silent] { background: none; border: 1.5px solid var(--stop); }
-  @media (max-width: 1180px) { strong { font-size: 120px; line-height: 116px; } } @media (max-width: 720px) { strong { font-size: 88px; line-height: 88px; } span { padding-bottom: 8px; } }
+const Statement = styled.h2`
+  font: 450 32px/38px var(--head);
+  font-stretch: 94%;
+  color: var(--ink-2);
+  b {
+    color: var(--ink);
+    font-weight: 700;
+  }
+  @media (max-width: 720px) {
+    font-size: 24px;
+    line-height: 28px;
+  }
 `
-const Countdown = styled.div` small { font-size: 15px; color: var(--ink-2); } strong { display: block; font: 600 72px/74px var(--head); font-stretch: 92%; } p { border-top: 1.2px solid var(--rule); padding-top: 6px; font-size: 15px; line-height: 20px; color: var(--ink-2); } b { color: var(--ink); } @media (max-width: 720px) { display: grid; grid-template-columns: 1fr auto; align-items: center; strong { font-size: 44px; line-height: 48px; grid-row: 1; grid-column: 2; } p { grid-column: 1 / -1; } } `
-export const Trace = styled.div` margin: 8px 0; overflow-x: auto; outline-offset: -3px; @media (max-width: 720px) { svg { width: 640px; max-width: none !important; } } `
-const Three = styled.div` display: grid; grid-template-columns: 1fr 1fr 1fr; gap: 22px; margin: 6px 0 12px; font-size: 15px; line-height: 20px; color: var(--ink-2); h3 { font: 650 16px/25px var(--head); color: var(--ink); } section h3 { border-bottom: 1.5px solid var(--rule); margin-bottom: 4px; } b { color: var(--ink); } @media (max-width: 900px) { grid-template-columns: 1fr; gap: 10px; } `
-const NoVerdict = styled.div` border: 1.5px dashed var(--rule); padding: 10px 12px; display: flex; gap: 12px; svg { flex: none; } `
+const Top = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 280px;
+  gap: 20px;
+  align-items: center;
+  @media (max-width: 900px) {
+    grid-template-columns: 1fr;
+    gap: 4px;
+  }
+`
+const Reading = styled.div`
+  display: flex;
+  align-items: flex-end;
+  gap: 14px;
+  color: var(--pencil);
+  strong {
+    font: 600 172px/160px var(--head);
+    font-stretch: 92%;
+    letter-spacing: -0.03em;
+    color: var(--ink);
+  }
+  &[data-silent] strong {
+    color: var(--pencil);
+  }
+  span {
+    display: grid;
+    padding-bottom: 18px;
+    font-size: 15px;
+    color: var(--ink-2);
+    grid-template-columns: auto 1fr;
+    gap: 0 8px;
+    align-items: center;
+  }
+  b {
+    grid-column: 1 / -1;
+    font: 650 26px/30px var(--head);
+    color: var(--ink);
+  }
+  i {
+    width: 10px;
+    height: 10px;
+    border-radius: 50%;
+    background: var(--gas);
+  }
+  i[data-silent] {
+    background: none;
+    border: 1.5px solid var(--stop);
+  }
+  @media (max-width: 1180px) {
+    strong {
+      font-size: 120px;
+      line-height: 116px;
+    }
+  }
+  @media (max-width: 720px) {
+    strong {
+      font-size: 88px;
+      line-height: 88px;
+    }
+    span {
+      padding-bottom: 8px;
+    }
+  }
+`
+const Countdown = styled.div`
+  small {
+    font-size: 15px;
+    color: var(--ink-2);
+  }
+  strong {
+    display: block;
+    font: 600 72px/74px var(--head);
+    font-stretch: 92%;
+  }
+  p {
+    border-top: 1.2px solid var(--rule);
+    padding-top: 6px;
+    font-size: 15px;
+    line-height: 20px;
+    color: var(--ink-2);
+  }
+  b {
+    color: var(--ink);
+  }
+  @media (max-width: 720px) {
+    display: grid;
+    grid-template-columns: 1fr auto;
+    align-items: center;
+    strong {
+      font-size: 44px;
+      line-height: 48px;
+      grid-row: 1;
+      grid-column: 2;
+    }
+    p {
+      grid-column: 1 / -1;
+    }
+  }
+`
+export const Trace = styled.div`
+  margin: 8px 0;
+  overflow-x: auto;
+  outline-offset: -3px;
+  @media (max-width: 720px) {
+    svg {
+      width: 640px;
+      max-width: none !important;
+    }
+  }
+`
+const Three = styled.div`
+  display: grid;
+  grid-template-columns: 1fr 1fr 1fr;
+  gap: 22px;
+  margin: 6px 0 12px;
+  font-size: 15px;
+  line-height: 20px;
+  color: var(--ink-2);
+  h3 {
+    font: 650 16px/25px var(--head);
+    color: var(--ink);
+  }
+  section h3 {
+    border-bottom: 1.5px solid var(--rule);
+    margin-bottom: 4px;
+  }
+  b {
+    color: var(--ink);
+  }
+  @media (max-width: 900px) {
+    grid-template-columns: 1fr;
+    gap: 10px;
+  }
+`
+const NoVerdict = styled.div`
+  border: 1.5px dashed var(--rule);
+  padding: 10px 12px;
+  display: flex;
+  gap: 12px;
+  svg {
+    flex: none;
+  }
+`

@@ -16,11 +16,37 @@ export function TightnessPage() {
   const sheet = solution.tightness
   const last = judgement.tests[judgement.tests.length - 1]
   // A test that begins or ends puts another page here: its answer is at the top.
-  useEffect(() => { document.getElementById('sheet')?.scrollTo(0, 0) }, [last?.testId, last?.ended])
-  if (!sheet.applies) return <SheetPage sheet="tightness"><Answer>Nothing to test: <b>{sheet.because}</b></Answer><ProveSheet sheet="tightness" /></SheetPage>
-  if (!sheet.answer) return <SheetPage sheet="tightness"><Answer>The test waits for <b>the gas supply.</b></Answer><VerdictLine>Its volume decides how small a leak the gauge can show. Design it first.</VerdictLine></SheetPage>
+  useEffect(() => {
+    document.getElementById('sheet')?.scrollTo(0, 0)
+  }, [last?.testId, last?.ended])
+  if (!sheet.applies)
+    return (
+      <SheetPage sheet="tightness">
+        <Answer>
+          Nothing to test: <b>{sheet.because}</b>
+        </Answer>
+        <ProveSheet sheet="tightness" />
+      </SheetPage>
+    )
+  if (!sheet.answer)
+    return (
+      <SheetPage sheet="tightness">
+        <Answer>
+          The test waits for <b>the gas supply.</b>
+        </Answer>
+        <VerdictLine>
+          Its volume decides how small a leak the gauge can show. Design it first.
+        </VerdictLine>
+      </SheetPage>
+    )
   const running = last && !last.ended ? last : undefined
-  if (running) return <SheetPage sheet="tightness" findings={[]} margin={<TestLog test={running} />}><RunningTest test={running} /><PastTests tests={judgement.tests.slice(0, -1)} /></SheetPage>
+  if (running)
+    return (
+      <SheetPage sheet="tightness" findings={[]} margin={<TestLog test={running} />}>
+        <RunningTest test={running} />
+        <PastTests tests={judgement.tests.slice(0, -1)} />
+      </SheetPage>
+    )
   if (last && again !== last.testId) {
     return (
       <SheetPage sheet="tightness" findings={[]} margin={<TestLog test={last} />}>
@@ -30,5 +56,10 @@ export function TightnessPage() {
       </SheetPage>
     )
   }
-  return <SheetPage sheet="tightness"><Prepare design={sheet.answer} /><PastTests tests={judgement.tests} /></SheetPage>
+  return (
+    <SheetPage sheet="tightness">
+      <Prepare design={sheet.answer} />
+      <PastTests tests={judgement.tests} />
+    </SheetPage>
+  )
 }

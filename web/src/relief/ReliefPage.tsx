@@ -20,11 +20,25 @@ import { Valve } from './Valve'
 export function ReliefPage() {
   const { solution, state } = useJob()
   const sheet = solution.relief
-  if (!sheet.applies) return <SheetPage sheet="relief"><Answer>No relief valve: <b>{sheet.because}</b></Answer><Prose>Where something is under pressure, say so on <Link to={`/jobs/${state.id}/plates`}>Rating plates</Link>.</Prose><ProveSheet sheet="relief" /></SheetPage>
+  if (!sheet.applies)
+    return (
+      <SheetPage sheet="relief">
+        <Answer>
+          No relief valve: <b>{sheet.because}</b>
+        </Answer>
+        <Prose>
+          Where something is under pressure, say so on{' '}
+          <Link to={`/jobs/${state.id}/plates`}>Rating plates</Link>.
+        </Prose>
+        <ProveSheet sheet="relief" />
+      </SheetPage>
+    )
   return (
     <SheetPage sheet="relief">
       {sheet.answer && <Head answer={sheet.answer} />}
-      {sheet.answer?.valves.map((answer, i) => <Valve key={answer.valve.id} answer={answer} index={i} />)}
+      {sheet.answer?.valves.map((answer, i) => (
+        <Valve key={answer.valve.id} answer={answer} index={i} />
+      ))}
       <AddValves />
       <Schools only={['dischargeEnd', 'reliefLifting']} title="Two schools" />
       {sheet.answer && <Pan need={sheet.answer.pan} />}
@@ -42,13 +56,62 @@ function Head({ answer }: { readonly answer: ReliefsAnswer }) {
   const first = stop ?? fixes[0]
   const wrong = findings.filter((finding) => finding.severity !== 'note').length
   const { valves } = answer
-  const leanest = [...valves].filter((one) => one.protects_W !== undefined && one.together_W !== undefined).sort((a, b) => (a.together_W ?? 0) / (a.protects_W ?? 1) - (b.together_W ?? 0) / (b.protects_W ?? 1))[0]
+  const leanest = [...valves]
+    .filter((one) => one.protects_W !== undefined && one.together_W !== undefined)
+    .sort(
+      (a, b) =>
+        (a.together_W ?? 0) / (a.protects_W ?? 1) - (b.together_W ?? 0) / (b.protects_W ?? 1),
+    )[0]
   return (
     <>
-      <Answer>{valves.length === 0 ? <>What lets the pressure go? <b>No relief valve yet.</b></> : wrong > 0 ? <><b>{valves.length === 1 ? 'One relief valve' : `${valves.length} relief valves`}</b>, <b>{wrong === 1 ? 'one thing' : `${wrong} things`}</b> to put right.</> : <><b>{valves.length === 1 ? 'The relief valve carries' : `${valves.length} relief valves carry`}</b> what is put in, and their water <b>goes where it is safe.</b></>}</Answer>
+      <Answer>
+        {valves.length === 0 ? (
+          <>
+            What lets the pressure go? <b>No relief valve yet.</b>
+          </>
+        ) : wrong > 0 ? (
+          <>
+            <b>{valves.length === 1 ? 'One relief valve' : `${valves.length} relief valves`}</b>,{' '}
+            <b>{wrong === 1 ? 'one thing' : `${wrong} things`}</b> to put right.
+          </>
+        ) : (
+          <>
+            <b>
+              {valves.length === 1
+                ? 'The relief valve carries'
+                : `${valves.length} relief valves carry`}
+            </b>{' '}
+            what is put in, and their water <b>goes where it is safe.</b>
+          </>
+        )}
+      </Answer>
       <VerdictLine>
-        <VerdictChip verdict={stop ? 'stop' : missing.length > 0 ? 'not-yet' : fixes.length > 0 ? 'fix' : 'pass'} word={stop ? 'Stop' : missing.length > 0 ? 'Not yet' : fixes.length > 0 ? 'Look again' : 'Pass'} {...(first ? { href: `#${rowId(first.place)}` } : {})} />
-        <span>{missing.length > 0 ? missing.map((gap) => gap.what).join('; ') : leanest && <>{leanest.valve.name} carries <b>{show(leanest.together_W ?? 0, 'power')}</b> of the <b>{show(leanest.protects_W ?? 0, 'power')}</b> {leanest.by} of {leanest.protectsName}. A blocked or plugged relief can burst a store.</>}</span>
+        <VerdictChip
+          verdict={
+            stop ? 'stop' : missing.length > 0 ? 'not-yet' : fixes.length > 0 ? 'fix' : 'pass'
+          }
+          word={
+            stop
+              ? 'Stop'
+              : missing.length > 0
+                ? 'Not yet'
+                : fixes.length > 0
+                  ? 'Look again'
+                  : 'Pass'
+          }
+          {...(first ? { href: `#${rowId(first.place)}` } : {})}
+        />
+        <span>
+          {missing.length > 0
+            ? missing.map((gap) => gap.what).join('; ')
+            : leanest && (
+                <>
+                  {leanest.valve.name} carries <b>{show(leanest.together_W ?? 0, 'power')}</b> of
+                  the <b>{show(leanest.protects_W ?? 0, 'power')}</b> {leanest.by} of{' '}
+                  {leanest.protectsName}. A blocked or plugged relief can burst a store.
+                </>
+              )}
+        </span>
       </VerdictLine>
     </>
   )
@@ -58,20 +121,81 @@ function AddValves() {
   const { draft, edit, solution } = useJob()
   const { reliefs, heating, hotWater, parts } = draft.document
   const { words } = solution.practice
-  const names: Readonly<Record<ReliefValve['guards'], string>> = { heating: capital(`${words.reliefValve} of the heating`), expansion: `Expansion ${words.reliefValve}`, temperature: capital(words.temperatureRelief) }
+  const names: Readonly<Record<ReliefValve['guards'], string>> = {
+    heating: capital(`${words.reliefValve} of the heating`),
+    expansion: `Expansion ${words.reliefValve}`,
+    temperature: capital(words.temperatureRelief),
+  }
   // A valve that is there and stays is not typed again: its tag is on Rating plates.
-  const guardsOf = (part: Part): ReliefValve['guards'] | undefined => (part.stay === 'goes' ? undefined : part.kind === 'relief-valve' ? (part.circuit === 'heating' ? 'heating' : 'expansion') : part.kind === 'temperature-pressure-valve' && part.circuit === 'hot-water' ? 'temperature' : undefined)
-  const there = parts.filter((part) => guardsOf(part) !== undefined && !reliefs.some((valve) => valve.name === part.name))
-  const take = () => edit([
-    ...there.map((part, n) => ({ path: ['reliefs', reliefs.length + n], value: { ...blankRelief({ id: newId(), name: part.name, guards: guardsOf(part) ?? 'heating' }), capacity_W: part.capacity_W } })),
-    ...there.flatMap((part) => (part.setGauge_Pa && part.circuit === 'heating' && heating && !heating.reliefSetGauge_Pa ? [{ path: ['heating', 'reliefSetGauge_Pa'], value: part.setGauge_Pa }] : [])),
-  ])
-  const kinds = [...(heating ? ['heating' as const] : []), ...(hotWater ? ['expansion' as const, 'temperature' as const] : [])]
+  const guardsOf = (part: Part): ReliefValve['guards'] | undefined =>
+    part.stay === 'goes'
+      ? undefined
+      : part.kind === 'relief-valve'
+        ? part.circuit === 'heating'
+          ? 'heating'
+          : 'expansion'
+        : part.kind === 'temperature-pressure-valve' && part.circuit === 'hot-water'
+          ? 'temperature'
+          : undefined
+  const there = parts.filter(
+    (part) => guardsOf(part) !== undefined && !reliefs.some((valve) => valve.name === part.name),
+  )
+  const take = () =>
+    edit([
+      ...there.map((part, n) => ({
+        path: ['reliefs', reliefs.length + n],
+        value: {
+          ...blankRelief({ id: newId(), name: part.name, guards: guardsOf(part) ?? 'heating' }),
+          capacity_W: part.capacity_W,
+        },
+      })),
+      ...there.flatMap((part) =>
+        part.setGauge_Pa && part.circuit === 'heating' && heating && !heating.reliefSetGauge_Pa
+          ? [{ path: ['heating', 'reliefSetGauge_Pa'], value: part.setGauge_Pa }]
+          : [],
+      ),
+    ])
+  const kinds = [
+    ...(heating ? ['heating' as const] : []),
+    ...(hotWater ? ['expansion' as const, 'temperature' as const] : []),
+  ]
   return (
     <section data-place="reliefs" id={rowId('reliefs')}>
       {reliefs.length === 0 && <SectionHead>Relief valves</SectionHead>}
       <NotesHere place="reliefs" />
-      <Adds>{there.length > 0 && <Button look="text" onPress={take}>Take {there.length === 1 ? there[0]?.name : `the ${there.length} valves`} from Rating plates</Button>}{kinds.filter((guards) => guards === 'heating' || !reliefs.some((valve) => valve.guards === guards)).map((guards) => <Button key={guards} look="text" onPress={() => edit([{ path: ['reliefs', reliefs.length], value: blankRelief({ id: newId(), name: names[guards], guards }) }])}>Add the {guards === 'heating' ? `${words.reliefValve} of the heating` : guards === 'expansion' ? `expansion ${words.reliefValve}` : words.temperatureRelief}</Button>)}</Adds>
+      <Adds>
+        {there.length > 0 && (
+          <Button look="text" onPress={take}>
+            Take {there.length === 1 ? there[0]?.name : `the ${there.length} valves`} from Rating
+            plates
+          </Button>
+        )}
+        {kinds
+          .filter(
+            (guards) => guards === 'heating' || !reliefs.some((valve) => valve.guards === guards),
+          )
+          .map((guards) => (
+            <Button
+              key={guards}
+              look="text"
+              onPress={() =>
+                edit([
+                  {
+                    path: ['reliefs', reliefs.length],
+                    value: blankRelief({ id: newId(), name: names[guards], guards }),
+                  },
+                ])
+              }
+            >
+              Add the{' '}
+              {guards === 'heating'
+                ? `${words.reliefValve} of the heating`
+                : guards === 'expansion'
+                  ? `expansion ${words.reliefValve}`
+                  : words.temperatureRelief}
+            </Button>
+          ))}
+      </Adds>
     </section>
   )
 }

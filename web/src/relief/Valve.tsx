@@ -14,49 +14,262 @@ import { Worked } from '../ui/Worked'
 import { DischargeRun } from './DischargeRun'
 
 /** One relief valve: its facts, the parts behind it, its capacity against what is put in, and its discharge. */
-export function Valve({ answer, index }: { readonly answer: ReliefAnswer; readonly index: number }) {
+export function Valve({
+  answer,
+  index,
+}: {
+  readonly answer: ReliefAnswer
+  readonly index: number
+}) {
   const { draft, edit, show } = useJob()
-  const { valve, setGauge_Pa, openTemp_K, parts, weakest, protects_W, together_W, by, protectsName, tableInlet_m, steam_kg_s, would } = answer
+  const {
+    valve,
+    setGauge_Pa,
+    openTemp_K,
+    parts,
+    weakest,
+    protects_W,
+    together_W,
+    by,
+    protectsName,
+    tableInlet_m,
+    steam_kg_s,
+    would,
+  } = answer
   const at = (key: string) => ['reliefs', index, key]
   const place = `reliefs.${index}`
-  const choose = <K extends keyof ReliefValve>(key: K, label: string, options: readonly { readonly id: NonNullable<ReliefValve[K]> & string; readonly text: string }[]) =>
-    <Choice<string> label={`${label}: ${valve.name}`} value={valve[key] as string | null} options={options} onChoose={(id) => edit([{ path: at(key), value: id }])} />
-  const gone = draft.document.parts.filter((part) => part.kind === 'relief-valve' || part.kind === 'temperature-pressure-valve')
+  const choose = <K extends keyof ReliefValve>(
+    key: K,
+    label: string,
+    options: readonly {
+      readonly id: NonNullable<ReliefValve[K]> & string
+      readonly text: string
+    }[],
+  ) => (
+    <Choice<string>
+      label={`${label}: ${valve.name}`}
+      value={valve[key] as string | null}
+      options={options}
+      onChoose={(id) => edit([{ path: at(key), value: id }])}
+    />
+  )
+  const gone = draft.document.parts.filter(
+    (part) => part.kind === 'relief-valve' || part.kind === 'temperature-pressure-valve',
+  )
   const made = draft.document.parts.find((part) => part.name === valve.name)?.madeYear ?? undefined
-  const share = protects_W !== undefined && together_W !== undefined && together_W > 0 ? protects_W / together_W : undefined
+  const share =
+    protects_W !== undefined && together_W !== undefined && together_W > 0
+      ? protects_W / together_W
+      : undefined
   return (
     <section aria-label={valve.name}>
-      <SectionHead>{valve.name}<small>lifts at {show(setGauge_Pa, 'water-pressure')}{openTemp_K === undefined ? '' : `, opens at ${show(openTemp_K, 'temperature')}`}{made === undefined ? '' : `, made ${made}`}</small></SectionHead>
-      <Table label={`Facts of ${valve.name}`} columns="minmax(0, 1.5fr) 120px 110px 130px minmax(0, 1fr) 32px" heads={['Valve', 'Generic size', 'Outlet', '>Carries', 'Takes the place of', '']}>
+      <SectionHead>
+        {valve.name}
+        <small>
+          lifts at {show(setGauge_Pa, 'water-pressure')}
+          {openTemp_K === undefined ? '' : `, opens at ${show(openTemp_K, 'temperature')}`}
+          {made === undefined ? '' : `, made ${made}`}
+        </small>
+      </SectionHead>
+      <Table
+        label={`Facts of ${valve.name}`}
+        columns="minmax(0, 1.5fr) 120px 110px 130px minmax(0, 1fr) 32px"
+        heads={['Valve', 'Generic size', 'Outlet', '>Carries', 'Takes the place of', '']}
+      >
         <Row place={place}>
-          <Cell head="Valve"><InlineText label={`Name of relief valve ${index + 1}`} required value={valve.name} maxLength={120} onCommit={(name) => edit([{ path: at('name'), value: name.trim() }])} /></Cell>
-          <Cell head="Generic size"><Choice label={`Generic size of ${valve.name}`} value={valve.size ?? 'tag'} options={[{ id: 'tag', text: 'by its tag' }, ...genericValves.map((one) => ({ id: one.id, text: one.id }))]} onChoose={(id) => { const size = genericValves.find((one) => one.id === id); edit([{ path: at('size'), value: size?.id ?? null }, ...(size ? [{ path: at('outlet'), value: size.outlet }] : [])]) }} /></Cell>
-          <Cell head="Outlet"><Choice<ValveOutlet> label={`Outlet of ${valve.name}`} value={valve.outlet} options={valveOutlets.map((id) => ({ id, text: id }))} onChoose={(outlet) => edit([{ path: at('outlet'), value: outlet }])} /></Cell>
-          <Cell head="Carries" end><QuantityCell label={`Capacity of ${valve.name}`} measure="power" {...known(valve.capacity_W ?? (answer.capacity_W === undefined ? null : { value: answer.capacity_W, basis: 'assumed', from: 'Generic size' }), at('capacity_W'), edit)} /></Cell>
-          <Cell head="Takes the place of"><Choice label={`What ${valve.name} takes the place of`} value={valve.replacesId ?? 'none'} options={[{ id: 'none', text: 'nothing' }, ...gone.map((part) => ({ id: part.id, text: part.name }))]} onChoose={(id) => edit([{ path: at('replacesId'), value: id === 'none' ? null : id }])} /></Cell>
-          <Drop name={valve.name} onPress={() => edit([{ path: ['reliefs'], value: draft.document.reliefs.filter((one) => one.id !== valve.id) }])} />
+          <Cell head="Valve">
+            <InlineText
+              label={`Name of relief valve ${index + 1}`}
+              required
+              value={valve.name}
+              maxLength={120}
+              onCommit={(name) => edit([{ path: at('name'), value: name.trim() }])}
+            />
+          </Cell>
+          <Cell head="Generic size">
+            <Choice
+              label={`Generic size of ${valve.name}`}
+              value={valve.size ?? 'tag'}
+              options={[
+                { id: 'tag', text: 'by its tag' },
+                ...genericValves.map((one) => ({ id: one.id, text: one.id })),
+              ]}
+              onChoose={(id) => {
+                const size = genericValves.find((one) => one.id === id)
+                edit([
+                  { path: at('size'), value: size?.id ?? null },
+                  ...(size ? [{ path: at('outlet'), value: size.outlet }] : []),
+                ])
+              }}
+            />
+          </Cell>
+          <Cell head="Outlet">
+            <Choice<ValveOutlet>
+              label={`Outlet of ${valve.name}`}
+              value={valve.outlet}
+              options={valveOutlets.map((id) => ({ id, text: id }))}
+              onChoose={(outlet) => edit([{ path: at('outlet'), value: outlet }])}
+            />
+          </Cell>
+          <Cell head="Carries" end>
+            <QuantityCell
+              label={`Capacity of ${valve.name}`}
+              measure="power"
+              {...known(
+                valve.capacity_W ??
+                  (answer.capacity_W === undefined
+                    ? null
+                    : { value: answer.capacity_W, basis: 'assumed', from: 'Generic size' }),
+                at('capacity_W'),
+                edit,
+              )}
+            />
+          </Cell>
+          <Cell head="Takes the place of">
+            <Choice
+              label={`What ${valve.name} takes the place of`}
+              value={valve.replacesId ?? 'none'}
+              options={[
+                { id: 'none', text: 'nothing' },
+                ...gone.map((part) => ({ id: part.id, text: part.name })),
+              ]}
+              onChoose={(id) =>
+                edit([{ path: at('replacesId'), value: id === 'none' ? null : id }])
+              }
+            />
+          </Cell>
+          <Drop
+            name={valve.name}
+            onPress={() =>
+              edit([
+                {
+                  path: ['reliefs'],
+                  value: draft.document.reliefs.filter((one) => one.id !== valve.id),
+                },
+              ])
+            }
+          />
         </Row>
       </Table>
       <Looks>
-        {valve.guards === 'temperature' && <label>Probe {choose('probe', 'Probe', [{ id: 'in-hottest', text: 'in the hottest water' }, { id: 'elsewhere', text: 'elsewhere' }])}</label>}
-        <label>Lever {choose('lever', 'Lever', [{ id: 'clear', text: 'can be lifted' }, { id: 'blocked', text: 'cannot be lifted' }])}</label>
-        <label>Valve before it {choose('valveBetween', 'Valve before it', [{ id: 'no', text: 'none' }, { id: 'yes', text: 'there is one' }])}</label>
+        {valve.guards === 'temperature' && (
+          <label>
+            Probe{' '}
+            {choose('probe', 'Probe', [
+              { id: 'in-hottest', text: 'in the hottest water' },
+              { id: 'elsewhere', text: 'elsewhere' },
+            ])}
+          </label>
+        )}
+        <label>
+          Lever{' '}
+          {choose('lever', 'Lever', [
+            { id: 'clear', text: 'can be lifted' },
+            { id: 'blocked', text: 'cannot be lifted' },
+          ])}
+        </label>
+        <label>
+          Valve before it{' '}
+          {choose('valveBetween', 'Valve before it', [
+            { id: 'no', text: 'none' },
+            { id: 'yes', text: 'there is one' },
+          ])}
+        </label>
       </Looks>
       <Held>
         <div>
-          <h4>Capacity{share === undefined ? '' : <Mark kind={share > 1.000001 ? 'stop' : 'pass'} size={18} label={share > 1.000001 ? 'too little' : 'enough'} />}</h4>
-          {protects_W === undefined ? <p>The {by} of {protectsName} is not read.</p> : together_W === undefined ? <p>It has to carry <b>{show(protects_W, 'power')}</b>, the {by} of {protectsName}. Read its tag, or take a generic size.</p> : (
+          <h4>
+            Capacity
+            {share === undefined ? (
+              ''
+            ) : (
+              <Mark
+                kind={share > 1.000001 ? 'stop' : 'pass'}
+                size={18}
+                label={share > 1.000001 ? 'too little' : 'enough'}
+              />
+            )}
+          </h4>
+          {protects_W === undefined ? (
+            <p>
+              The {by} of {protectsName} is not read.
+            </p>
+          ) : together_W === undefined ? (
+            <p>
+              It has to carry <b>{show(protects_W, 'power')}</b>, the {by} of {protectsName}. Read
+              its tag, or take a generic size.
+            </p>
+          ) : (
             <>
-              <Bar role="img" aria-label={`${show(protects_W, 'power')} of ${show(together_W, 'power')}`}><i style={{ width: `${Math.min(100, 100 * (share ?? 0))}%` }} data-over={(share ?? 0) > 1.000001 || undefined} /></Bar>
-              <p><b><Worked of={`Steam ${valve.name} may have to carry`}>{show(protects_W, 'power')}</Worked></b>, the {by} of {protectsName}, of the <b>{answer.capacityFrom === 'generic' ? <Worked of={`Capacity of ${valve.name}, generic`}>{show(together_W, 'power')}</Worked> : show(together_W, 'power')}</b> it carries{steam_kg_s === undefined ? '' : `: ${(steam_kg_s * 3600).toFixed(0)} kg of steam an hour`}. {tableInlet_m !== undefined && <>The selection table asks DN{Math.round(tableInlet_m * 1000)} (as remembered). </>}{would && <>By the equation a generic {would.id} does.</>}</p>
+              <Bar
+                role="img"
+                aria-label={`${show(protects_W, 'power')} of ${show(together_W, 'power')}`}
+              >
+                <i
+                  style={{ width: `${Math.min(100, 100 * (share ?? 0))}%` }}
+                  data-over={(share ?? 0) > 1.000001 || undefined}
+                />
+              </Bar>
+              <p>
+                <b>
+                  <Worked of={`Steam ${valve.name} may have to carry`}>
+                    {show(protects_W, 'power')}
+                  </Worked>
+                </b>
+                , the {by} of {protectsName}, of the{' '}
+                <b>
+                  {answer.capacityFrom === 'generic' ? (
+                    <Worked of={`Capacity of ${valve.name}, generic`}>
+                      {show(together_W, 'power')}
+                    </Worked>
+                  ) : (
+                    show(together_W, 'power')
+                  )}
+                </b>{' '}
+                it carries
+                {steam_kg_s === undefined
+                  ? ''
+                  : `: ${(steam_kg_s * 3600).toFixed(0)} kg of steam an hour`}
+                .{' '}
+                {tableInlet_m !== undefined && (
+                  <>
+                    The selection table asks DN{Math.round(tableInlet_m * 1000)} (as
+                    remembered).{' '}
+                  </>
+                )}
+                {would && <>By the equation a generic {would.id} does.</>}
+              </p>
             </>
           )}
         </div>
         <div>
           <h4>Weakest part behind it</h4>
-          <Table label={`Parts behind ${valve.name}`} columns="minmax(0, 1fr) 110px" heads={['Part', '>Stands']}>
-            {parts.map((part) => <Row key={part.name} place={`${place}.parts.${part.name}`}><Cell head="Part">{part.name}{part.name === weakest?.name ? ', the weakest' : ''}</Cell><Figure head="Stands">{part.limitGauge_Pa === undefined ? <span data-pencil>not read</span> : show(part.limitGauge_Pa, 'water-pressure')}</Figure></Row>)}
-            <Row place={`${place}.set`}><Cell head="Part"><b>This valve lifts at</b></Cell><Figure head="Stands">{show(setGauge_Pa, 'water-pressure')}</Figure></Row>
+          <Table
+            label={`Parts behind ${valve.name}`}
+            columns="minmax(0, 1fr) 110px"
+            heads={['Part', '>Stands']}
+          >
+            {parts.map((part) => (
+              <Row key={part.name} place={`${place}.parts.${part.name}`}>
+                <Cell head="Part">
+                  {part.name}
+                  {part.name === weakest?.name ? ', the weakest' : ''}
+                </Cell>
+                <Figure head="Stands">
+                  {part.limitGauge_Pa === undefined ? (
+                    <span data-pencil>not read</span>
+                  ) : (
+                    show(part.limitGauge_Pa, 'water-pressure')
+                  )}
+                </Figure>
+              </Row>
+            ))}
+            <Row place={`${place}.set`}>
+              <Cell head="Part">
+                <b>This valve lifts at</b>
+              </Cell>
+              <Figure head="Stands">{show(setGauge_Pa, 'water-pressure')}</Figure>
+            </Row>
           </Table>
         </div>
       </Held>
@@ -67,6 +280,63 @@ export function Valve({ answer, index }: { readonly answer: ReliefAnswer; readon
   )
 }
 
-const Looks = styled.div` display: flex; gap: 24px; flex-wrap: wrap; padding: 4px 0; label { display: grid; grid-template-columns: auto 170px; gap: 10px; align-items: center; color: var(--ink-2); } @media (max-width: 720px) { label { grid-template-columns: 110px minmax(0, 1fr); width: 100%; } } `
-const Held = styled.div` display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); gap: 24px; padding: 6px 0; h4 { font: 650 15px/22px var(--head); display: flex; gap: 8px; align-items: center; margin: 0; } p { color: var(--ink-2); font-size: 15px; line-height: 20px; } b { color: var(--ink); } [data-pencil] { color: var(--pencil); } @media (max-width: 860px) { grid-template-columns: minmax(0, 1fr); gap: 10px; } `
-const Bar = styled.div` height: 14px; border: 1.5px solid var(--ink); margin: 6px 0; i { display: block; height: 100%; background: var(--ink-2); } i[data-over] { background: var(--stop); } `
+const Looks = styled.div`
+  display: flex;
+  gap: 24px;
+  flex-wrap: wrap;
+  padding: 4px 0;
+  label {
+    display: grid;
+    grid-template-columns: auto 170px;
+    gap: 10px;
+    align-items: center;
+    color: var(--ink-2);
+  }
+  @media (max-width: 720px) {
+    label {
+      grid-template-columns: 110px minmax(0, 1fr);
+      width: 100%;
+    }
+  }
+`
+const Held = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+  gap: 24px;
+  padding: 6px 0;
+  h4 {
+    font: 650 15px/22px var(--head);
+    display: flex;
+    gap: 8px;
+    align-items: center;
+    margin: 0;
+  }
+  p {
+    color: var(--ink-2);
+    font-size: 15px;
+    line-height: 20px;
+  }
+  b {
+    color: var(--ink);
+  }
+  [data-pencil] {
+    color: var(--pencil);
+  }
+  @media (max-width: 860px) {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 10px;
+  }
+`
+const Bar = styled.div`
+  height: 14px;
+  border: 1.5px solid var(--ink);
+  margin: 6px 0;
+  i {
+    display: block;
+    height: 100%;
+    background: var(--ink-2);
+  }
+  i[data-over] {
+    background: var(--stop);
+  }
+`

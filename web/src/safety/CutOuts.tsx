@@ -14,16 +14,64 @@ export function CutOuts() {
   const at = (key: string) => ['hotWater', 'safety', key]
   return (
     <section>
-      <SectionHead>What cuts the heat off<small>thermostat, cut-out, relief: three, so that two may fail</small></SectionHead>
+      <SectionHead>
+        What cuts the heat off
+        <small>thermostat, cut-out, relief: three, so that two may fail</small>
+      </SectionHead>
       <Table label="Cut-outs" columns="minmax(0, 1fr) minmax(0, 250px)" heads={['', '']}>
-        <Row place="hotWater.safety.cutOut"><Cell head="">Cut-out of the store</Cell><Cell head=""><Choice label="Cut-out of the store" value={safety.cutOut} options={[{ id: 'by-hand', text: 'reset by hand' }, { id: 'resets-itself', text: 'resets itself' }, { id: 'none', text: 'none' }]} onChoose={(value) => edit([{ path: at('cutOut'), value }])} /></Cell></Row>
-        <Row place="hotWater.safety.immersion"><Cell head="">Immersion heater</Cell><Cell head=""><Choice label="Immersion heater" value={safety.immersion} options={[{ id: 'none', text: 'none' }, { id: 'own-cut-out', text: 'with a cut-out of its own' }, { id: 'no-cut-out', text: 'without one' }]} onChoose={(value) => edit([{ path: at('immersion'), value }])} /></Cell></Row>
+        <Row place="hotWater.safety.cutOut">
+          <Cell head="">Cut-out of the store</Cell>
+          <Cell head="">
+            <Choice
+              label="Cut-out of the store"
+              value={safety.cutOut}
+              options={[
+                { id: 'by-hand', text: 'reset by hand' },
+                { id: 'resets-itself', text: 'resets itself' },
+                { id: 'none', text: 'none' },
+              ]}
+              onChoose={(value) => edit([{ path: at('cutOut'), value }])}
+            />
+          </Cell>
+        </Row>
+        <Row place="hotWater.safety.immersion">
+          <Cell head="">Immersion heater</Cell>
+          <Cell head="">
+            <Choice
+              label="Immersion heater"
+              value={safety.immersion}
+              options={[
+                { id: 'none', text: 'none' },
+                { id: 'own-cut-out', text: 'with a cut-out of its own' },
+                { id: 'no-cut-out', text: 'without one' },
+              ]}
+              onChoose={(value) => edit([{ path: at('immersion'), value }])}
+            />
+          </Cell>
+        </Row>
       </Table>
       <Ledger>
-        <QuantityRow label="Cut-out acts at" measure="temperature" {...known(safety.cutOutTemp_K, at('cutOutTemp_K'), edit)} how="Plate" why="Above the thermostat, below the temperature relief." />
-        {safety.immersion !== null && safety.immersion !== 'none' && <QuantityRow label="Immersion heater gives" measure="power" {...known(safety.immersion_W, at('immersion_W'), edit)} how="Plate" why="A second fire under the same store." />}
+        <QuantityRow
+          label="Cut-out acts at"
+          measure="temperature"
+          {...known(safety.cutOutTemp_K, at('cutOutTemp_K'), edit)}
+          how="Plate"
+          why="Above the thermostat, below the temperature relief."
+        />
+        {safety.immersion !== null && safety.immersion !== 'none' && (
+          <QuantityRow
+            label="Immersion heater gives"
+            measure="power"
+            {...known(safety.immersion_W, at('immersion_W'), edit)}
+            how="Plate"
+            why="A second fire under the same store."
+          />
+        )}
       </Ledger>
-      <Prose>Never a limit that is made by closing a contact: a broken wire disarms it. Each is made to act, and each wire broken, when the job is started.</Prose>
+      <Prose>
+        Never a limit that is made by closing a contact: a broken wire disarms it. Each is made to
+        act, and each wire broken, when the job is started.
+      </Prose>
     </section>
   )
 }

@@ -6,7 +6,8 @@ import { Button } from '../ui/Button'
 
 const shown = (value: unknown): string => {
   if (value === undefined || value === null) return 'nothing'
-  if (typeof value === 'object' && 'value' in value) return String((value as { value: unknown }).value)
+  if (typeof value === 'object' && 'value' in value)
+    return String((value as { value: unknown }).value)
   if (typeof value === 'object' && 'name' in value) return String((value as { name: unknown }).name)
   return typeof value === 'object' ? JSON.stringify(value).slice(0, 60) : String(value)
 }
@@ -22,11 +23,27 @@ export function ConflictDialog() {
           <Heading slot="title">Somebody else changed the same values.</Heading>
           <p>Everything else of both versions is kept either way. Values in SI.</p>
           <table>
-            <thead><tr><th>Where</th><th>Yours</th><th>Theirs</th></tr></thead>
-            <tbody>{conflict?.conflicts.map((one: Conflict) => <tr key={one.path.join('.')}><td>{one.path.join(', ')}</td><td>{shown(one.mine)}</td><td>{shown(one.theirs)}</td></tr>)}</tbody>
+            <thead>
+              <tr>
+                <th>Where</th>
+                <th>Yours</th>
+                <th>Theirs</th>
+              </tr>
+            </thead>
+            <tbody>
+              {conflict?.conflicts.map((one: Conflict) => (
+                <tr key={one.path.join('.')}>
+                  <td>{one.path.join(', ')}</td>
+                  <td>{shown(one.mine)}</td>
+                  <td>{shown(one.theirs)}</td>
+                </tr>
+              ))}
+            </tbody>
           </table>
           <Actions>
-            <Button look="go" autoFocus onPress={() => draft.settle('merge')}>Merge, keep mine here</Button>
+            <Button look="go" autoFocus onPress={() => draft.settle('merge')}>
+              Merge, keep mine here
+            </Button>
             <Button onPress={() => draft.settle('reload')}>Reload theirs</Button>
           </Actions>
         </Sheet>
@@ -35,10 +52,42 @@ export function ConflictDialog() {
   )
 }
 
-const Overlay = styled(ModalOverlay)` position: fixed; inset: 0; background: rgb(0 0 0 / 45%); display: grid; place-items: center; z-index: 50; `
-const Sheet = styled(Dialog)`
-  background: var(--sheet); border: 1.5px solid var(--ink); padding: 24px; width: min(640px, 96vw); max-height: 90vh; overflow: auto; display: grid; gap: 12px;
-  h2 { font: 650 24px/28px var(--head); }
-  th { text-align: left; font: 650 15px/20px var(--head); border-bottom: 1.5px solid var(--ink); } td, th { padding: 6px 12px 6px 0; } td { border-bottom: 0.8px solid var(--hair); overflow-wrap: anywhere; }
+const Overlay = styled(ModalOverlay)`
+  position: fixed;
+  inset: 0;
+  background: rgb(0 0 0 / 45%);
+  display: grid;
+  place-items: center;
+  z-index: 50;
 `
-const Actions = styled.div` display: flex; gap: 12px; flex-wrap: wrap; `
+const Sheet = styled(Dialog)`
+  background: var(--sheet);
+  border: 1.5px solid var(--ink);
+  padding: 24px;
+  width: min(640px, 96vw);
+  max-height: 90vh;
+  overflow: auto;
+  display: grid;
+  gap: 12px;
+  h2 {
+    font: 650 24px/28px var(--head);
+  }
+  th {
+    text-align: left;
+    font: 650 15px/20px var(--head);
+    border-bottom: 1.5px solid var(--ink);
+  }
+  td,
+  th {
+    padding: 6px 12px 6px 0;
+  }
+  td {
+    border-bottom: 0.8px solid var(--hair);
+    overflow-wrap: anywhere;
+  }
+`
+const Actions = styled.div`
+  display: flex;
+  gap: 12px;
+  flex-wrap: wrap;
+`

@@ -32,15 +32,39 @@ import { stageNames } from './stages'
 import { ThemeSwitch } from './ThemeSwitch'
 
 const pages: Readonly<Record<SheetId, () => React.JSX.Element>> = {
-  site: SitePage, readings: ReadingsPage, plates: PlatesPage, place: PlacePage, inspection: InspectionPage, heat: HeatPage, circuit: CircuitPage, vessel: VesselPage, safety: SafetyPage, relief: ReliefPage, gas: GasPage, water: WaterPage, tightness: TightnessPage, steps: CommissionPage, handover: HandoverPage,
+  site: SitePage,
+  readings: ReadingsPage,
+  plates: PlatesPage,
+  place: PlacePage,
+  inspection: InspectionPage,
+  heat: HeatPage,
+  circuit: CircuitPage,
+  vessel: VesselPage,
+  safety: SafetyPage,
+  relief: ReliefPage,
+  gas: GasPage,
+  water: WaterPage,
+  tightness: TightnessPage,
+  steps: CommissionPage,
+  handover: HandoverPage,
 }
 
 export function JobShell() {
   const { jobId = '', sheet = 'site' } = useParams()
   const { data, error, isPending } = useJobState(jobId)
   const id: SheetId = sheet in pages ? (sheet as SheetId) : (oldSheetIds[sheet] ?? 'site')
-  if (data) return <JobProvider key={data.id} state={data}><Shell sheet={id} walking={sheet === 'walk'} /></JobProvider>
-  return <Waiting role="status"><Logo /> {isPending ? 'Opening the job …' : error?.message ?? 'There is no such job here.'} <Link to="/">All jobs</Link></Waiting>
+  if (data)
+    return (
+      <JobProvider key={data.id} state={data}>
+        <Shell sheet={id} walking={sheet === 'walk'} />
+      </JobProvider>
+    )
+  return (
+    <Waiting role="status">
+      <Logo /> {isPending ? 'Opening the job …' : (error?.message ?? 'There is no such job here.')}{' '}
+      <Link to="/">All jobs</Link>
+    </Waiting>
+  )
 }
 
 function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: boolean }) {
@@ -53,18 +77,38 @@ function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: 
   useEffect(() => {
     document.title = `${walking ? 'Walk' : sheetNames[sheet]}, ${draft.document.site.name}: Hestian`
     page.current?.scrollTo(0, 0)
-    tabs.current?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' })
+    tabs.current
+      ?.querySelector('[aria-current]')
+      ?.scrollIntoView({ inline: 'center', block: 'nearest' })
   }, [sheet, walking, draft.document.site.name])
   const letter = state.frozen ?? state.revisions[state.revisions.length - 1]?.letter
   return (
     <Frame data-working={stage === 'commission' || undefined}>
       <SkipLink href="#sheet">Skip to the sheet</SkipLink>
-      <BrandCell aria-label="All jobs"><Brand to="/" aria-label="Hestian, all jobs"><Logo /><span>Hestian</span></Brand></BrandCell>
-      <RiserCell><Riser judgement={judgement} jobId={state.id} current={stage} /></RiserCell>
+      <BrandCell aria-label="All jobs">
+        <Brand to="/" aria-label="Hestian, all jobs">
+          <Logo />
+          <span>Hestian</span>
+        </Brand>
+      </BrandCell>
+      <RiserCell>
+        <Riser judgement={judgement} jobId={state.id} current={stage} />
+      </RiserCell>
       <Title>
         <h1>{draft.document.site.name}</h1>
-        <span>Job <b className="tnum">{state.number}</b></span>
-        <span>{letter ? <>Revision <b>{letter}</b>{state.frozen ? ', signed' : ''}</> : 'No revision yet'}</span>
+        <span>
+          Job <b className="tnum">{state.number}</b>
+        </span>
+        <span>
+          {letter ? (
+            <>
+              Revision <b>{letter}</b>
+              {state.frozen ? ', signed' : ''}
+            </>
+          ) : (
+            'No revision yet'
+          )}
+        </span>
         <i />
         <WhoIsWorking />
         <ThemeSwitch />
@@ -74,12 +118,39 @@ function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: 
         {stageSheets[stage].map((id) => {
           const { name, state: at } = judgement.sheets[id]
           const kind = at === 'proven' ? 'pass' : at === 'stop' ? 'stop' : 'not-yet'
-          const word = { proven: 'proven', stop: 'stop', ready: 'ready to prove', incomplete: 'not complete', 'does-not-apply': 'does not apply' }[at]
-          return <Tab key={id} to={`/jobs/${state.id}/${id}`} aria-current={id === sheet && !walking ? 'page' : undefined}><small>{sheetCode(id)}</small>{name}{at === 'does-not-apply' ? <span className="unseen">{word}</span> : <Mark kind={kind} size={17} label={word} />}</Tab>
+          const word = {
+            proven: 'proven',
+            stop: 'stop',
+            ready: 'ready to prove',
+            incomplete: 'not complete',
+            'does-not-apply': 'does not apply',
+          }[at]
+          return (
+            <Tab
+              key={id}
+              to={`/jobs/${state.id}/${id}`}
+              aria-current={id === sheet && !walking ? 'page' : undefined}
+            >
+              <small>{sheetCode(id)}</small>
+              {name}
+              {at === 'does-not-apply' ? (
+                <span className="unseen">{word}</span>
+              ) : (
+                <Mark kind={kind} size={17} label={word} />
+              )}
+            </Tab>
+          )
         })}
       </Tabs>
       <Body id="sheet" ref={page} tabIndex={-1}>
-        {refusal && <Refused role="alert"><Mark kind="stop" size={18} /> <span>{refusal}</span> <Button look="text" onPress={clearRefusal}>Close</Button></Refused>}
+        {refusal && (
+          <Refused role="alert">
+            <Mark kind="stop" size={18} /> <span>{refusal}</span>{' '}
+            <Button look="text" onPress={clearRefusal}>
+              Close
+            </Button>
+          </Refused>
+        )}
         <Page />
       </Body>
       <OffStrip working={stage === 'commission'} />
@@ -106,33 +177,187 @@ function useUndoKeys(draft: { readonly undo: () => void; readonly redo: () => vo
 }
 
 const Frame = styled.div`
-  display: grid; height: 100dvh; grid-template: 'brand title' 44px 'riser tabs' 48px 'riser body' minmax(0, 1fr) 'strip strip' auto / 152px minmax(0, 1fr);
-  @media (max-width: 720px) { grid-template: 'brand title' 52px 'riser tabs' 44px 'riser body' minmax(0, 1fr) 'strip strip' auto / 44px minmax(0, 1fr); }
-  @media print { display: block; height: auto; nav, footer, header { display: none; } }
+  display: grid;
+  height: 100dvh;
+  grid-template: 'brand title' 44px 'riser tabs' 48px 'riser body' minmax(
+      0,
+      1fr
+    ) 'strip strip' auto / 152px minmax(0, 1fr);
+  @media (max-width: 720px) {
+    grid-template: 'brand title' 52px 'riser tabs' 44px 'riser body' minmax(
+        0,
+        1fr
+      ) 'strip strip' auto / 44px minmax(0, 1fr);
+  }
+  @media print {
+    display: block;
+    height: auto;
+    nav,
+    footer,
+    header {
+      display: none;
+    }
+  }
 `
-const SkipLink = styled.a` position: absolute; left: -999px; &:focus { left: 160px; top: 4px; background: var(--sheet); padding: 8px 12px; z-index: 50; } `
-const BrandCell = styled.nav` grid-area: brand; display: grid; `
+const SkipLink = styled.a`
+  position: absolute;
+  left: -999px;
+  &:focus {
+    left: 160px;
+    top: 4px;
+    background: var(--sheet);
+    padding: 8px 12px;
+    z-index: 50;
+  }
+`
+const BrandCell = styled.nav`
+  grid-area: brand;
+  display: grid;
+`
 const Brand = styled(Link)`
-  display: flex; align-items: center; gap: 10px; padding-left: 21px; text-decoration: none; border-right: 0.8px solid var(--hair); font: 650 23px/28px var(--head); padding-top: 10px;
-  @media (max-width: 720px) { padding: 0 0 0 9px; span { display: none; } }
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  padding-left: 21px;
+  text-decoration: none;
+  border-right: 0.8px solid var(--hair);
+  font: 650 23px/28px var(--head);
+  padding-top: 10px;
+  @media (max-width: 720px) {
+    padding: 0 0 0 9px;
+    span {
+      display: none;
+    }
+  }
 `
-const RiserCell = styled.div` grid-area: riser; min-height: 0; display: grid; `
+const RiserCell = styled.div`
+  grid-area: riser;
+  min-height: 0;
+  display: grid;
+`
 const Title = styled.header`
-  grid-area: title; display: flex; align-items: center; border-bottom: 0.8px solid var(--hair); min-width: 0;
-  h1 { font: 650 17px/20px var(--head); padding: 0 16px 0 24px; white-space: nowrap; overflow: hidden; text-overflow: ellipsis; min-width: 90px; flex: 0 1 auto; }
-  > span { padding: 0 16px; font-size: 15px; color: var(--ink-2); border-left: 0.8px solid var(--hair); height: 100%; display: flex; align-items: center; gap: 5px; white-space: nowrap; b { color: var(--ink); font-weight: 450; } }
-  > i { flex: 1; } > i ~ * { border-left: 0.8px solid var(--hair); }
-  @media (max-width: 1000px) { > span { display: none; } }
-  @media (max-width: 720px) { h1 { padding: 0 8px 0 12px; flex: 1; } > i { display: none; } [aria-label='Theme'] { padding: 0 6px; gap: 8px; } }
+  grid-area: title;
+  display: flex;
+  align-items: center;
+  border-bottom: 0.8px solid var(--hair);
+  min-width: 0;
+  h1 {
+    font: 650 17px/20px var(--head);
+    padding: 0 16px 0 24px;
+    white-space: nowrap;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    min-width: 90px;
+    flex: 0 1 auto;
+  }
+  > span {
+    padding: 0 16px;
+    font-size: 15px;
+    color: var(--ink-2);
+    border-left: 0.8px solid var(--hair);
+    height: 100%;
+    display: flex;
+    align-items: center;
+    gap: 5px;
+    white-space: nowrap;
+    b {
+      color: var(--ink);
+      font-weight: 450;
+    }
+  }
+  > i {
+    flex: 1;
+  }
+  > i ~ * {
+    border-left: 0.8px solid var(--hair);
+  }
+  @media (max-width: 1000px) {
+    > span {
+      display: none;
+    }
+  }
+  @media (max-width: 720px) {
+    h1 {
+      padding: 0 8px 0 12px;
+      flex: 1;
+    }
+    > i {
+      display: none;
+    }
+    [aria-label='Theme'] {
+      padding: 0 6px;
+      gap: 8px;
+    }
+  }
 `
-const Tabs = styled.nav` grid-area: tabs; display: flex; position: relative; border-bottom: 1.2px solid var(--rule); padding-left: 8px; overflow-x: auto; overflow-y: hidden; scrollbar-width: none; `
+const Tabs = styled.nav`
+  grid-area: tabs;
+  display: flex;
+  position: relative;
+  border-bottom: 1.2px solid var(--rule);
+  padding-left: 8px;
+  overflow-x: auto;
+  overflow-y: hidden;
+  scrollbar-width: none;
+`
 const Tab = styled(Link)`
-  display: flex; align-items: center; gap: 8px; padding: 0 16px; text-decoration: none; font: 450 16px/20px var(--head); font-stretch: 92%; color: var(--ink-2); border: 0.8px solid transparent; border-top: 4px solid transparent; white-space: nowrap; margin-bottom: -1.2px;
-  small { font: 650 14px/18px var(--head); color: var(--ink-3); }
-  &[aria-current] { background: var(--paper); color: var(--ink); font-weight: 650; border-color: var(--rule); border-top-color: var(--ink); border-bottom-color: var(--paper); }
-  &:hover { color: var(--ink); }
-  &:focus-visible { outline-offset: -4px; }
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  padding: 0 16px;
+  text-decoration: none;
+  font: 450 16px/20px var(--head);
+  font-stretch: 92%;
+  color: var(--ink-2);
+  border: 0.8px solid transparent;
+  border-top: 4px solid transparent;
+  white-space: nowrap;
+  margin-bottom: -1.2px;
+  small {
+    font: 650 14px/18px var(--head);
+    color: var(--ink-3);
+  }
+  &[aria-current] {
+    background: var(--paper);
+    color: var(--ink);
+    font-weight: 650;
+    border-color: var(--rule);
+    border-top-color: var(--ink);
+    border-bottom-color: var(--paper);
+  }
+  &:hover {
+    color: var(--ink);
+  }
+  &:focus-visible {
+    outline-offset: -4px;
+  }
 `
-const Body = styled.main` grid-area: body; overflow: auto; outline: none; min-height: 0; position: relative; `
-const Refused = styled.div` display: flex; gap: 10px; align-items: center; padding: 10px 24px; background: var(--stop-wash); color: var(--ink); border-bottom: 1.5px solid var(--stop); position: sticky; top: 0; z-index: 6; span { flex: 1; } `
-const Waiting = styled.p` padding: 80px 40px; font: 450 24px/32px var(--head); display: flex; gap: 16px; align-items: center; `
+const Body = styled.main`
+  grid-area: body;
+  overflow: auto;
+  outline: none;
+  min-height: 0;
+  position: relative;
+`
+const Refused = styled.div`
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  padding: 10px 24px;
+  background: var(--stop-wash);
+  color: var(--ink);
+  border-bottom: 1.5px solid var(--stop);
+  position: sticky;
+  top: 0;
+  z-index: 6;
+  span {
+    flex: 1;
+  }
+`
+const Waiting = styled.p`
+  padding: 80px 40px;
+  font: 450 24px/32px var(--head);
+  display: flex;
+  gap: 16px;
+  align-items: center;
+`

@@ -1,7 +1,14 @@
 import type { OffItem } from '@hestian/core'
 import { offKeyOf, offWords } from '@hestian/core'
 import { useState } from 'react'
-import { Button as AriaButton, Dialog, DialogTrigger, Heading, Modal, ModalOverlay } from 'react-aria-components'
+import {
+  Button as AriaButton,
+  Dialog,
+  DialogTrigger,
+  Heading,
+  Modal,
+  ModalOverlay,
+} from 'react-aria-components'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { dayOf } from '../ui/dates'
@@ -14,11 +21,23 @@ export function OffStrip({ working }: { readonly working: boolean }) {
   const most = working ? 3 : 4
   const shown = off.slice(0, off.length > most ? most - 1 : most)
   const more = off.length - shown.length
-  if (off.length === 0) return <Strip data-empty aria-label="Off on site"><b>Nothing is off on site</b></Strip>
+  if (off.length === 0)
+    return (
+      <Strip data-empty aria-label="Off on site">
+        <b>Nothing is off on site</b>
+      </Strip>
+    )
   return (
     <Strip data-working={working || undefined} aria-label="Off on site">
-      <Count>{off.length === 1 ? '1 thing is off on site' : `${off.length} things are off on site`}{working && <small>Each goes back before its step.</small>}</Count>
-      <Tags tabIndex={0} aria-label="Tags">{shown.map((item) => <Tag key={item.id} item={item} working={working} />)}</Tags>
+      <Count>
+        {off.length === 1 ? '1 thing is off on site' : `${off.length} things are off on site`}
+        {working && <small>Each goes back before its step.</small>}
+      </Count>
+      <Tags tabIndex={0} aria-label="Tags">
+        {shown.map((item) => (
+          <Tag key={item.id} item={item} working={working} />
+        ))}
+      </Tags>
       <OffList more={more} />
     </Strip>
   )
@@ -29,7 +48,18 @@ function Tag({ item, working }: { readonly item: OffItem; readonly working: bool
     <TagFrame data-working={working || undefined}>
       <Hole aria-hidden />
       <PlantSymbol state={item.body.state} />
-      <span><b>{item.body.name}</b> <em>{offWords[item.body.state]}{working ? '' : `, ${dayOf(item.at)}`}</em>{working && <small>{dayOf(item.at)}, {item.body.where}</small>}</span>
+      <span>
+        <b>{item.body.name}</b>{' '}
+        <em>
+          {offWords[item.body.state]}
+          {working ? '' : `, ${dayOf(item.at)}`}
+        </em>
+        {working && (
+          <small>
+            {dayOf(item.at)}, {item.body.where}
+          </small>
+        )}
+      </span>
       {working && <PutBack item={item} />}
     </TagFrame>
   )
@@ -39,11 +69,27 @@ function PutBack({ item }: { readonly item: OffItem }) {
   const { act, judgement } = useJob()
   const [sending, setSending] = useState(false)
   const before = judgement.steps.find((one) => one.step.id === item.body.backBefore)
-  const leaves = judgement.steps.flatMap(({ step }) => step.leavesOff).find((one) => one.key === offKeyOf(item))
+  const leaves = judgement.steps
+    .flatMap(({ step }) => step.leavesOff)
+    .find((one) => one.key === offKeyOf(item))
   return (
     <TearOff>
-      <AriaButton isDisabled={sending} onPress={async () => { setSending(true); await act(`/off/${item.id}/put-back`); setSending(false) }} aria-label={`Put back: ${item.body.name}`}>Put back</AriaButton>
-      {before && <small>{leaves?.waits ? 'in' : 'before'} step {before.number}</small>}
+      <AriaButton
+        isDisabled={sending}
+        onPress={async () => {
+          setSending(true)
+          await act(`/off/${item.id}/put-back`)
+          setSending(false)
+        }}
+        aria-label={`Put back: ${item.body.name}`}
+      >
+        Put back
+      </AriaButton>
+      {before && (
+        <small>
+          {leaves?.waits ? 'in' : 'before'} step {before.number}
+        </small>
+      )}
     </TearOff>
   )
 }
@@ -54,55 +100,246 @@ function OffList({ more }: { readonly more: number }) {
     <DialogTrigger>
       <ListButton>{more > 0 ? `and ${more} more` : 'Off list'}</ListButton>
       <Overlay isDismissable>
-        <Modal><Sheet>{({ close }) => (
-          <>
-            <Heading slot="title">Off on site</Heading>
-            <ul>{judgement.off.map((item) => (
-              <li key={item.id}><PlantSymbol state={item.body.state} /><div><b>{item.body.name}</b> {offWords[item.body.state]}<br /><small>{item.body.because}; {item.body.where}; {nameOf(item.by)}, {dayOf(item.at)}</small></div><PutBack item={item} /></li>
-            ))}</ul>
-            <AriaButton onPress={close}>Close</AriaButton>
-          </>
-        )}</Sheet></Modal>
+        <Modal>
+          <Sheet>
+            {({ close }) => (
+              <>
+                <Heading slot="title">Off on site</Heading>
+                <ul>
+                  {judgement.off.map((item) => (
+                    <li key={item.id}>
+                      <PlantSymbol state={item.body.state} />
+                      <div>
+                        <b>{item.body.name}</b> {offWords[item.body.state]}
+                        <br />
+                        <small>
+                          {item.body.because}; {item.body.where}; {nameOf(item.by)},{' '}
+                          {dayOf(item.at)}
+                        </small>
+                      </div>
+                      <PutBack item={item} />
+                    </li>
+                  ))}
+                </ul>
+                <AriaButton onPress={close}>Close</AriaButton>
+              </>
+            )}
+          </Sheet>
+        </Modal>
       </Overlay>
     </DialogTrigger>
   )
 }
 
 const Strip = styled.footer`
-  grid-area: strip; display: flex; align-items: center; gap: 16px; min-height: 56px; padding: 6px 20px; background: var(--off-bg); color: var(--off-fg); overflow: hidden;
-  > b { font: 650 17px/20px var(--head); }
-  &[data-empty] { min-height: 40px; > b { font-weight: 450; color: var(--off-2); } }
-  &[data-working] { min-height: 116px; }
-  button { background: none; border: 0; color: inherit; cursor: pointer; }
-  *:focus-visible, [data-focus-visible] { outline-color: var(--off-fg); }
-  @media (max-width: 720px) { flex-wrap: wrap; gap: 4px 12px; padding: 8px 12px; justify-content: space-between; max-height: 33vh; overflow: auto; }
+  grid-area: strip;
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  min-height: 56px;
+  padding: 6px 20px;
+  background: var(--off-bg);
+  color: var(--off-fg);
+  overflow: hidden;
+  > b {
+    font: 650 17px/20px var(--head);
+  }
+  &[data-empty] {
+    min-height: 40px;
+    > b {
+      font-weight: 450;
+      color: var(--off-2);
+    }
+  }
+  &[data-working] {
+    min-height: 116px;
+  }
+  button {
+    background: none;
+    border: 0;
+    color: inherit;
+    cursor: pointer;
+  }
+  *:focus-visible,
+  [data-focus-visible] {
+    outline-color: var(--off-fg);
+  }
+  @media (max-width: 720px) {
+    flex-wrap: wrap;
+    gap: 4px 12px;
+    padding: 8px 12px;
+    justify-content: space-between;
+    max-height: 33vh;
+    overflow: auto;
+  }
 `
 const Count = styled.div`
-  font: 650 18px/22px var(--head); flex: none; max-width: 190px;
-  small { display: block; font: 400 14px/18px var(--text); color: var(--off-2); margin-top: 6px; }
-  @media (max-width: 720px) { max-width: none; small { display: none; } }
+  font: 650 18px/22px var(--head);
+  flex: none;
+  max-width: 190px;
+  small {
+    display: block;
+    font: 400 14px/18px var(--text);
+    color: var(--off-2);
+    margin-top: 6px;
+  }
+  @media (max-width: 720px) {
+    max-width: none;
+    small {
+      display: none;
+    }
+  }
 `
-const Tags = styled.ul` display: flex; gap: 12px; flex: 1; min-width: 0; overflow: hidden; @media (max-width: 720px) { order: 3; flex-basis: 100%; gap: 8px; overflow-x: auto; } `
+const Tags = styled.ul`
+  display: flex;
+  gap: 12px;
+  flex: 1;
+  min-width: 0;
+  overflow: hidden;
+  @media (max-width: 720px) {
+    order: 3;
+    flex-basis: 100%;
+    gap: 8px;
+    overflow-x: auto;
+  }
+`
 const TagFrame = styled.li`
-  display: flex; align-items: center; gap: 10px; background: var(--tag); color: var(--tag-ink); padding: 6px 14px 6px 12px; min-width: 0; clip-path: polygon(14px 0, 100% 0, 100% 100%, 14px 100%, 0 calc(100% - 14px), 0 14px);
-  svg { flex: none; }
-  b { font: 650 17px/20px var(--head); } em { font-style: normal; color: var(--tag-2); font-size: 15px; white-space: nowrap; }
-  small { display: block; font-size: 14px; line-height: 18px; color: var(--tag-2); }
-  span { min-width: 0; }
-  &[data-working] { align-items: stretch; padding: 10px 0 10px 12px; flex: 1 1 0; svg, i { align-self: center; } span { flex: 1; } em { display: block; color: var(--tag-ink); font-weight: 650; } }
-  button { color: var(--tag-ink); } *:focus-visible, [data-focus-visible] { outline-color: var(--tag-ink); outline-offset: -3px; }
-  @media (max-width: 720px) { flex: 0 0 auto; &[data-working] { flex: 0 0 auto; padding: 8px 0 8px 10px; small { display: none; } } }
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  background: var(--tag);
+  color: var(--tag-ink);
+  padding: 6px 14px 6px 12px;
+  min-width: 0;
+  clip-path: polygon(14px 0, 100% 0, 100% 100%, 14px 100%, 0 calc(100% - 14px), 0 14px);
+  svg {
+    flex: none;
+  }
+  b {
+    font: 650 17px/20px var(--head);
+  }
+  em {
+    font-style: normal;
+    color: var(--tag-2);
+    font-size: 15px;
+    white-space: nowrap;
+  }
+  small {
+    display: block;
+    font-size: 14px;
+    line-height: 18px;
+    color: var(--tag-2);
+  }
+  span {
+    min-width: 0;
+  }
+  &[data-working] {
+    align-items: stretch;
+    padding: 10px 0 10px 12px;
+    flex: 1 1 0;
+    svg,
+    i {
+      align-self: center;
+    }
+    span {
+      flex: 1;
+    }
+    em {
+      display: block;
+      color: var(--tag-ink);
+      font-weight: 650;
+    }
+  }
+  button {
+    color: var(--tag-ink);
+  }
+  *:focus-visible,
+  [data-focus-visible] {
+    outline-color: var(--tag-ink);
+    outline-offset: -3px;
+  }
+  @media (max-width: 720px) {
+    flex: 0 0 auto;
+    &[data-working] {
+      flex: 0 0 auto;
+      padding: 8px 0 8px 10px;
+      small {
+        display: none;
+      }
+    }
+  }
 `
-const Hole = styled.i` flex: none; width: 10px; height: 10px; border-radius: 50%; background: var(--off-bg); `
+const Hole = styled.i`
+  flex: none;
+  width: 10px;
+  height: 10px;
+  border-radius: 50%;
+  background: var(--off-bg);
+`
 const TearOff = styled.div`
-  border-left: 1.5px dashed var(--tag-2); padding: 0 12px; display: grid; align-content: center; text-align: center; flex: none;
-  button { min-height: 48px; font: 650 16px/20px var(--head); text-decoration: underline; text-decoration-thickness: 2px; text-underline-offset: 3px; white-space: nowrap; }
+  border-left: 1.5px dashed var(--tag-2);
+  padding: 0 12px;
+  display: grid;
+  align-content: center;
+  text-align: center;
+  flex: none;
+  button {
+    min-height: 48px;
+    font: 650 16px/20px var(--head);
+    text-decoration: underline;
+    text-decoration-thickness: 2px;
+    text-underline-offset: 3px;
+    white-space: nowrap;
+  }
 `
-const ListButton = styled(AriaButton)` font: 650 16px/20px var(--head); text-decoration: underline; text-underline-offset: 3px; min-height: 44px; flex: none; `
-const Overlay = styled(ModalOverlay)` position: fixed; inset: 0; background: rgb(0 0 0 / 45%); display: grid; place-items: end center; z-index: 40; `
+const ListButton = styled(AriaButton)`
+  font: 650 16px/20px var(--head);
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  min-height: 44px;
+  flex: none;
+`
+const Overlay = styled(ModalOverlay)`
+  position: fixed;
+  inset: 0;
+  background: rgb(0 0 0 / 45%);
+  display: grid;
+  place-items: end center;
+  z-index: 40;
+`
 const Sheet = styled(Dialog)`
-  background: var(--tag); color: var(--tag-ink); width: min(640px, 100vw); max-height: 80vh; overflow: auto; padding: 20px 24px;
-  h2 { font: 650 20px/24px var(--head); border-bottom: 1.5px solid var(--tag-ink); padding-bottom: 8px; }
-  li { display: flex; gap: 14px; align-items: center; padding: 10px 0; border-bottom: 0.8px solid var(--tag-2); div:first-of-type { flex: 1; } small { color: var(--tag-2); font-size: 14px; } }
-  button { background: none; border: 0; min-height: 48px; cursor: pointer; text-decoration: underline; font: 650 16px/20px var(--head); color: inherit; }
+  background: var(--tag);
+  color: var(--tag-ink);
+  width: min(640px, 100vw);
+  max-height: 80vh;
+  overflow: auto;
+  padding: 20px 24px;
+  h2 {
+    font: 650 20px/24px var(--head);
+    border-bottom: 1.5px solid var(--tag-ink);
+    padding-bottom: 8px;
+  }
+  li {
+    display: flex;
+    gap: 14px;
+    align-items: center;
+    padding: 10px 0;
+    border-bottom: 0.8px solid var(--tag-2);
+    div:first-of-type {
+      flex: 1;
+    }
+    small {
+      color: var(--tag-2);
+      font-size: 14px;
+    }
+  }
+  button {
+    background: none;
+    border: 0;
+    min-height: 48px;
+    cursor: pointer;
+    text-decoration: underline;
+    font: 650 16px/20px var(--head);
+    color: inherit;
+  }
 `

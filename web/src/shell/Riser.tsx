@@ -40,41 +40,123 @@ export function Riser({ judgement, jobId, current }: RiserProps) {
   const level = levelOf(stages, y, height)
   return (
     <Frame ref={ref} aria-label="Stages">
-      <Tower width="152" height={height} aria-hidden><g>
-        <path d={`M${pipe.x - pipe.half} ${height}V${y(6) + 12}M${pipe.x + pipe.half} ${height}V${y(6) + 12}`} stroke="var(--rule)" strokeWidth="1.5" fill="none" />
-        <Level x={pipe.x - pipe.half} width={pipe.half * 2} y={level} height={Math.max(0, height - level)} />
-        <path d={`M${pipe.x + 5} ${height}V${level + 4}`} stroke="var(--ink-3)" strokeWidth="1" />
-        <path d={`M4 ${level}H44M44 ${level}l7 -3.5v7Z`} stroke="var(--ink)" strokeWidth="1.5" fill="var(--ink)" />
-        {stages.map((stage, i) => {
-          const here = stage.id === current
-          const solid = stage.of > 0 && stage.proven === stage.of && y(i) >= level
-          if (stage.of === 0) return stage.id === 'aftercare' ? <path key={stage.id} transform={`translate(0 ${y(i)})`} d={fittings[stage.id]} fill="var(--paper)" stroke="var(--rule)" strokeWidth="1.5" /> : null
-          return (
-            <g key={stage.id} transform={`translate(0 ${y(i)})`}>
-              {here && <path d="M36 -6H136M36 6H136M132 -10H140V10H132Z" stroke="var(--ink)" strokeWidth="1.8" fill={solid ? 'var(--ink)' : 'var(--paper)'} />}
-              {here && <rect x="133" y="-10" width="7" height="20" fill="var(--ink)" />}
-              <path d={fittings[stage.id]} fill={solid ? 'var(--ink)' : 'var(--paper)'} stroke={here || solid ? 'var(--ink)' : 'var(--rule)'} strokeWidth={here ? 2.2 : 1.5} strokeLinejoin="miter" />
-              {solid && <path d="M12 -4H32M12 4H32" stroke="var(--paper)" strokeWidth="1" />}
-              {stage.id === 'prove' && <g><circle cx="22" cy="0" r="8" fill="var(--paper)" stroke="var(--ink)" strokeWidth="1.5" /><path d="M22 0l4 -5" stroke="var(--ink)" strokeWidth="1.8" /></g>}
-            </g>
-          )
-        })}
-      </g></Tower>
+      <Tower width="152" height={height} aria-hidden>
+        <g>
+          <path
+            d={`M${pipe.x - pipe.half} ${height}V${y(6) + 12}M${pipe.x + pipe.half} ${height}V${y(6) + 12}`}
+            stroke="var(--rule)"
+            strokeWidth="1.5"
+            fill="none"
+          />
+          <Level
+            x={pipe.x - pipe.half}
+            width={pipe.half * 2}
+            y={level}
+            height={Math.max(0, height - level)}
+          />
+          <path d={`M${pipe.x + 5} ${height}V${level + 4}`} stroke="var(--ink-3)" strokeWidth="1" />
+          <path
+            d={`M4 ${level}H44M44 ${level}l7 -3.5v7Z`}
+            stroke="var(--ink)"
+            strokeWidth="1.5"
+            fill="var(--ink)"
+          />
+          {stages.map((stage, i) => {
+            const here = stage.id === current
+            const solid = stage.of > 0 && stage.proven === stage.of && y(i) >= level
+            if (stage.of === 0)
+              return stage.id === 'aftercare' ? (
+                <path
+                  key={stage.id}
+                  transform={`translate(0 ${y(i)})`}
+                  d={fittings[stage.id]}
+                  fill="var(--paper)"
+                  stroke="var(--rule)"
+                  strokeWidth="1.5"
+                />
+              ) : null
+            return (
+              <g key={stage.id} transform={`translate(0 ${y(i)})`}>
+                {here && (
+                  <path
+                    d="M36 -6H136M36 6H136M132 -10H140V10H132Z"
+                    stroke="var(--ink)"
+                    strokeWidth="1.8"
+                    fill={solid ? 'var(--ink)' : 'var(--paper)'}
+                  />
+                )}
+                {here && <rect x="133" y="-10" width="7" height="20" fill="var(--ink)" />}
+                <path
+                  d={fittings[stage.id]}
+                  fill={solid ? 'var(--ink)' : 'var(--paper)'}
+                  stroke={here || solid ? 'var(--ink)' : 'var(--rule)'}
+                  strokeWidth={here ? 2.2 : 1.5}
+                  strokeLinejoin="miter"
+                />
+                {solid && <path d="M12 -4H32M12 4H32" stroke="var(--paper)" strokeWidth="1" />}
+                {stage.id === 'prove' && (
+                  <g>
+                    <circle
+                      cx="22"
+                      cy="0"
+                      r="8"
+                      fill="var(--paper)"
+                      stroke="var(--ink)"
+                      strokeWidth="1.5"
+                    />
+                    <path d="M22 0l4 -5" stroke="var(--ink)" strokeWidth="1.8" />
+                  </g>
+                )}
+              </g>
+            )
+          })}
+        </g>
+      </Tower>
       {stages.map((stage, i) => {
         const here = stage.id === current
-        const count = stage.of === 0 ? 'nothing yet' : stage.proven === stage.of ? 'proven' : stage.steps ? `${stage.steps.done} of ${stage.steps.of} done` : stage.proven === 0 ? 'not begun' : `${stage.proven} of ${stage.of} proven`
+        const count =
+          stage.of === 0
+            ? 'nothing yet'
+            : stage.proven === stage.of
+              ? 'proven'
+              : stage.steps
+                ? `${stage.steps.done} of ${stage.steps.of} done`
+                : stage.proven === 0
+                  ? 'not begun'
+                  : `${stage.proven} of ${stage.of} proven`
         const first: SheetId | undefined = stage.sheets[0]
-        const label = <><b>{stageNames[stage.id]}</b><span>{count}</span></>
-        return first
-          ? <Stage key={stage.id} to={`/jobs/${jobId}/${first}`} data-here={here || undefined} aria-current={here ? 'step' : undefined} style={{ top: y(i) - (here ? 38 : 21) }}>{label}</Stage>
-          : <PlainStage key={stage.id} style={{ top: y(i) - 21 }}>{label}</PlainStage>
+        const label = (
+          <>
+            <b>{stageNames[stage.id]}</b>
+            <span>{count}</span>
+          </>
+        )
+        return first ? (
+          <Stage
+            key={stage.id}
+            to={`/jobs/${jobId}/${first}`}
+            data-here={here || undefined}
+            aria-current={here ? 'step' : undefined}
+            style={{ top: y(i) - (here ? 38 : 21) }}
+          >
+            {label}
+          </Stage>
+        ) : (
+          <PlainStage key={stage.id} style={{ top: y(i) - 21 }}>
+            {label}
+          </PlainStage>
+        )
       })}
     </Frame>
   )
 }
 
 /** Height of the level: up to the first stage that is not all proven, and into the length below its fitting by its share. */
-function levelOf(stages: Judgement['stages'], y: (index: number) => number, height: number): number {
+function levelOf(
+  stages: Judgement['stages'],
+  y: (index: number) => number,
+  height: number,
+): number {
   const open = stages.findIndex((stage) => stage.of > 0 && stage.proven < stage.of)
   if (open < 0) return y(stages.length - 1) + 14
   const stage = stages[open]
@@ -83,21 +165,93 @@ function levelOf(stages: Judgement['stages'], y: (index: number) => number, heig
   return from - (from - to) * (stage?.share ?? 0)
 }
 
-const Tower = styled.svg` > g { transform: translateX(12px); } @media (max-width: 720px) { > g { transform: none; } } `
-const Level = styled.rect` fill: var(--ink); transition: y 400ms ease-out, height 400ms ease-out; `
-const Frame = styled.nav` position: relative; width: 152px; min-height: 0; overflow: hidden; border-right: 0.8px solid var(--hair); @media (max-width: 720px) { width: 44px; } `
-const stageLook = css`
-  position: absolute; left: 62px; right: 2px; display: grid; text-decoration: none; padding: 2px 0; min-height: 42px;
-  b { font: 650 16px/20px var(--head); font-stretch: 90%; color: var(--ink-3); }
-  span { font: 400 14px/18px var(--head); font-stretch: 89%; color: var(--ink-3); }
-  &[data-here] { min-height: 76px; align-content: space-between; b { color: var(--ink); } }
-  &:hover b { text-decoration: underline; }
+const Tower = styled.svg`
+  > g {
+    transform: translateX(12px);
+  }
   @media (max-width: 720px) {
-    left: 0; width: 44px; right: auto; min-height: 48px;
-    b, span { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); white-space: nowrap; }
-    &:focus-visible b { position: absolute; clip-path: none; width: auto; height: auto; left: 46px; top: 10px; background: var(--sheet); padding: 4px 8px; z-index: 5; }
+    > g {
+      transform: none;
+    }
   }
 `
-const Stage = styled(Link)`${stageLook}`
+const Level = styled.rect`
+  fill: var(--ink);
+  transition:
+    y 400ms ease-out,
+    height 400ms ease-out;
+`
+const Frame = styled.nav`
+  position: relative;
+  width: 152px;
+  min-height: 0;
+  overflow: hidden;
+  border-right: 0.8px solid var(--hair);
+  @media (max-width: 720px) {
+    width: 44px;
+  }
+`
+const stageLook = css`
+  position: absolute;
+  left: 62px;
+  right: 2px;
+  display: grid;
+  text-decoration: none;
+  padding: 2px 0;
+  min-height: 42px;
+  b {
+    font: 650 16px/20px var(--head);
+    font-stretch: 90%;
+    color: var(--ink-3);
+  }
+  span {
+    font: 400 14px/18px var(--head);
+    font-stretch: 89%;
+    color: var(--ink-3);
+  }
+  &[data-here] {
+    min-height: 76px;
+    align-content: space-between;
+    b {
+      color: var(--ink);
+    }
+  }
+  &:hover b {
+    text-decoration: underline;
+  }
+  @media (max-width: 720px) {
+    left: 0;
+    width: 44px;
+    right: auto;
+    min-height: 48px;
+    b,
+    span {
+      position: absolute;
+      width: 1px;
+      height: 1px;
+      overflow: hidden;
+      clip-path: inset(50%);
+      white-space: nowrap;
+    }
+    &:focus-visible b {
+      position: absolute;
+      clip-path: none;
+      width: auto;
+      height: auto;
+      left: 46px;
+      top: 10px;
+      background: var(--sheet);
+      padding: 4px 8px;
+      z-index: 5;
+    }
+  }
+`
+const Stage = styled(Link)`
+  ${stageLook}
+`
 /** A stage with nothing built yet is plain pipe. */
-const PlainStage = styled.span`${stageLook} b { font-weight: 450; }`
+const PlainStage = styled.span`
+  ${stageLook} b {
+    font-weight: 450;
+  }
+`

@@ -1,21 +1,65 @@
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 
-const words = { saved: 'Saved', saving: 'Saving …', waiting: 'Kept here, not saved yet', conflict: 'Two versions', refused: 'Not saved' } as const
+const words = {
+  saved: 'Saved',
+  saving: 'Saving …',
+  waiting: 'Kept here, not saved yet',
+  conflict: 'Two versions',
+  refused: 'Not saved',
+} as const
 
 /** Whether the server has what was typed. */
 export function SaveLine() {
   const { draft, waiting } = useJob()
   const { save, says } = draft
   const kept = waiting > 0 && (save === 'saved' || save === 'waiting')
-  if (kept) return <Line role="status" data-save="waiting" title={says}>Kept here, {waiting} to send</Line>
-  return <Line role="status" data-save={save} title={says}>{words[save]}{says && save !== 'saved' ? <small> {says}</small> : null}</Line>
+  if (kept)
+    return (
+      <Line role="status" data-save="waiting" title={says}>
+        Kept here, {waiting} to send
+      </Line>
+    )
+  return (
+    <Line role="status" data-save={save} title={says}>
+      {words[save]}
+      {says && save !== 'saved' ? <small> {says}</small> : null}
+    </Line>
+  )
 }
 
 const Line = styled.span`
-  && { max-width: 300px; overflow: hidden; text-overflow: ellipsis; }
-  &[data-save='waiting'], &[data-save='refused'] { color: var(--look) !important; }
-  small { font-size: 14px; overflow: hidden; text-overflow: ellipsis; }
-  @media (max-width: 1000px) { display: flex !important; }
-  @media (max-width: 720px) { &:not([data-save='waiting']):not([data-save='refused']) { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); } && { max-width: 84px; white-space: normal; padding: 0 8px; font-size: 14px; line-height: 16px; } }
+  && {
+    max-width: 300px;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  &[data-save='waiting'],
+  &[data-save='refused'] {
+    color: var(--look) !important;
+  }
+  small {
+    font-size: 14px;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  @media (max-width: 1000px) {
+    display: flex !important;
+  }
+  @media (max-width: 720px) {
+    &:not([data-save='waiting']):not([data-save='refused']) {
+      position: absolute;
+      width: 1px;
+      height: 1px;
+      overflow: hidden;
+      clip-path: inset(50%);
+    }
+    && {
+      max-width: 84px;
+      white-space: normal;
+      padding: 0 8px;
+      font-size: 14px;
+      line-height: 16px;
+    }
+  }
 `

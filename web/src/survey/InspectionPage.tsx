@@ -15,29 +15,101 @@ import { InspectForm } from './InspectForm'
 import { Toggle } from './SitePage'
 import { Snags } from './Snags'
 
-const marks: Readonly<Record<InspectionVerdict, 'pass' | 'fix' | 'stop' | 'not-yet'>> = { sound: 'pass', 'look-again': 'fix', unsafe: 'stop', 'not-inspected': 'not-yet' }
+const marks: Readonly<Record<InspectionVerdict, 'pass' | 'fix' | 'stop' | 'not-yet'>> = {
+  sound: 'pass',
+  'look-again': 'fix',
+  unsafe: 'stop',
+  'not-inspected': 'not-yet',
+}
 
 /** What is there already, walked as an inspection. */
 export function InspectionPage() {
   const { draft, edit, judgement, solution, show, state } = useJob()
   const { inspecting } = draft.document.survey
-  const items = useMemo(() => inspectionItems(draft.document, solution.practice, show), [draft.document, solution.practice, show])
+  const items = useMemo(
+    () => inspectionItems(draft.document, solution.practice, show),
+    [draft.document, solution.practice, show],
+  )
   const [open, setOpen] = useState<string>()
-  const count = (verdict: InspectionVerdict) => items.filter((item) => judgement.inspected[item.id]?.body.verdict === verdict).length
+  const count = (verdict: InspectionVerdict) =>
+    items.filter((item) => judgement.inspected[item.id]?.body.verdict === verdict).length
   const done = items.filter((item) => judgement.inspected[item.id]).length
-  const toggle = <Toggle isSelected={inspecting} onChange={(on) => edit([{ path: ['survey', 'inspecting'], value: on }])}><i />Something stands here already, and is inspected</Toggle>
-  if (!inspecting) return <SheetPage sheet="inspection"><Answer>Nothing here is <b>inspected.</b></Answer><Prose>When an installation is there already, its facts are walked one by one, each held against its limit, with a photograph or a reason why it was not inspected.</Prose>{toggle}<Snags /></SheetPage>
+  const toggle = (
+    <Toggle
+      isSelected={inspecting}
+      onChange={(on) => edit([{ path: ['survey', 'inspecting'], value: on }])}
+    >
+      <i />
+      Something stands here already, and is inspected
+    </Toggle>
+  )
+  if (!inspecting)
+    return (
+      <SheetPage sheet="inspection">
+        <Answer>
+          Nothing here is <b>inspected.</b>
+        </Answer>
+        <Prose>
+          When an installation is there already, its facts are walked one by one, each held against
+          its limit, with a photograph or a reason why it was not inspected.
+        </Prose>
+        {toggle}
+        <Snags />
+      </SheetPage>
+    )
   const unsafe = count('unsafe')
   const areas = [...new Set(items.map((item) => item.area))]
   const next = items.find((item) => !judgement.inspected[item.id])
   return (
     <SheetPage sheet="inspection">
-      <Answer>{unsafe > 0 ? <><b>{unsafe}</b> unsafe, </> : null}<b>{done} of {items.length}</b> inspected{count('look-again') > 0 && <>, <b>{count('look-again')}</b> to look at again</>}.</Answer>
-      <VerdictLine>{unsafe > 0 ? <VerdictChip verdict="stop" word="Stop" /> : done < items.length ? <VerdictChip verdict="not-yet" word="Not yet" /> : <VerdictChip verdict="pass" word="Walked" />}<span>{count('not-inspected')} not inspected, each with its reason. <Report href={`/api/jobs/${state.id}/inspection.pdf`} target="_blank" rel="noreferrer">Print the report</Report></span></VerdictLine>
+      <Answer>
+        {unsafe > 0 ? (
+          <>
+            <b>{unsafe}</b> unsafe,{' '}
+          </>
+        ) : null}
+        <b>
+          {done} of {items.length}
+        </b>{' '}
+        inspected
+        {count('look-again') > 0 && (
+          <>
+            , <b>{count('look-again')}</b> to look at again
+          </>
+        )}
+        .
+      </Answer>
+      <VerdictLine>
+        {unsafe > 0 ? (
+          <VerdictChip verdict="stop" word="Stop" />
+        ) : done < items.length ? (
+          <VerdictChip verdict="not-yet" word="Not yet" />
+        ) : (
+          <VerdictChip verdict="pass" word="Walked" />
+        )}
+        <span>
+          {count('not-inspected')} not inspected, each with its reason.{' '}
+          <Report href={`/api/jobs/${state.id}/inspection.pdf`} target="_blank" rel="noreferrer">
+            Print the report
+          </Report>
+        </span>
+      </VerdictLine>
       {areas.map((area) => (
         <section key={area}>
           <SectionHead>{area}</SectionHead>
-          <ul>{items.filter((item) => item.area === area).map((item) => <Item key={item.id} item={item} open={open === item.id} toggle={() => setOpen(open === item.id ? undefined : item.id)} next={next?.id === item.id} />)}</ul>
+          <ul>
+            {items
+              .filter((item) => item.area === area)
+              .map((item) => (
+                <Item
+                  key={item.id}
+                  item={item}
+                  open={open === item.id}
+                  toggle={() => setOpen(open === item.id ? undefined : item.id)}
+                  next={next?.id === item.id}
+                />
+              ))}
+          </ul>
         </section>
       ))}
       <Snags />
@@ -47,16 +119,52 @@ export function InspectionPage() {
   )
 }
 
-function Item({ item, open, toggle, next }: { readonly item: InspectionItem; readonly open: boolean; readonly toggle: () => void; readonly next: boolean }) {
+function Item({
+  item,
+  open,
+  toggle,
+  next,
+}: {
+  readonly item: InspectionItem
+  readonly open: boolean
+  readonly toggle: () => void
+  readonly next: boolean
+}) {
   const { judgement, nameOf } = useJob()
   const seen = judgement.inspected[item.id]
   return (
     <Row data-place={`inspection.${item.id}`} id={`row-inspection.${item.id}`}>
       <div>
-        <Mark kind={seen ? marks[seen.body.verdict] : next ? 'now' : 'not-yet'} size={19} label={seen ? inspectionWords[seen.body.verdict] : 'not inspected yet'} />
-        <span><b>{item.name}</b><small>Held against: {item.limit}</small>{item.found && <small>Survey: {item.found}</small>}</span>
-        <span>{seen ? <><strong>{inspectionWords[seen.body.verdict]}</strong>{seen.body.because && <small>because {seen.body.because}</small>}{seen.body.note && seen.body.note !== item.found && <small>{seen.body.note}</small>}<small>{nameOf(seen.by)}, {dayTime(seen.at)}</small></> : <small>not inspected yet</small>}{seen?.body.photos?.map((photo) => <Thumb key={photo.hash} photo={photo} />)}</span>
-        <Button look="text" onPress={toggle} aria-expanded={open}>{open ? 'Close' : seen ? 'Again' : 'Inspect'}</Button>
+        <Mark
+          kind={seen ? marks[seen.body.verdict] : next ? 'now' : 'not-yet'}
+          size={19}
+          label={seen ? inspectionWords[seen.body.verdict] : 'not inspected yet'}
+        />
+        <span>
+          <b>{item.name}</b>
+          <small>Held against: {item.limit}</small>
+          {item.found && <small>Survey: {item.found}</small>}
+        </span>
+        <span>
+          {seen ? (
+            <>
+              <strong>{inspectionWords[seen.body.verdict]}</strong>
+              {seen.body.because && <small>because {seen.body.because}</small>}
+              {seen.body.note && seen.body.note !== item.found && <small>{seen.body.note}</small>}
+              <small>
+                {nameOf(seen.by)}, {dayTime(seen.at)}
+              </small>
+            </>
+          ) : (
+            <small>not inspected yet</small>
+          )}
+          {seen?.body.photos?.map((photo) => (
+            <Thumb key={photo.hash} photo={photo} />
+          ))}
+        </span>
+        <Button look="text" onPress={toggle} aria-expanded={open}>
+          {open ? 'Close' : seen ? 'Again' : 'Inspect'}
+        </Button>
       </div>
       {open && <InspectForm item={item} done={toggle} />}
       <NotesHere place={`inspection.${item.id}`} />
@@ -64,10 +172,45 @@ function Item({ item, open, toggle, next }: { readonly item: InspectionItem; rea
   )
 }
 
-const Report = styled.a` color: var(--ember-ink); font-weight: 650; text-decoration-thickness: 2px; text-underline-offset: 3px; white-space: nowrap; `
+const Report = styled.a`
+  color: var(--ember-ink);
+  font-weight: 650;
+  text-decoration-thickness: 2px;
+  text-underline-offset: 3px;
+  white-space: nowrap;
+`
 const Row = styled.li`
-  border-bottom: 0.8px solid var(--hair); padding: 6px 0;
-  > div:first-child { display: grid; grid-template-columns: 22px minmax(0, 1.3fr) minmax(0, 1fr) 64px; gap: 10px; align-items: start; svg { margin-top: 2px; } }
-  b { font-weight: 450; display: block; } strong { font-weight: 650; display: block; } small { display: block; font-size: 14px; line-height: 18px; color: var(--ink-3); }
-  @media (max-width: 720px) { > div:first-child { grid-template-columns: 22px minmax(0, 1fr) auto; > span:nth-of-type(2) { grid-column: 2; } } }
+  border-bottom: 0.8px solid var(--hair);
+  padding: 6px 0;
+  > div:first-child {
+    display: grid;
+    grid-template-columns: 22px minmax(0, 1.3fr) minmax(0, 1fr) 64px;
+    gap: 10px;
+    align-items: start;
+    svg {
+      margin-top: 2px;
+    }
+  }
+  b {
+    font-weight: 450;
+    display: block;
+  }
+  strong {
+    font-weight: 650;
+    display: block;
+  }
+  small {
+    display: block;
+    font-size: 14px;
+    line-height: 18px;
+    color: var(--ink-3);
+  }
+  @media (max-width: 720px) {
+    > div:first-child {
+      grid-template-columns: 22px minmax(0, 1fr) auto;
+      > span:nth-of-type(2) {
+        grid-column: 2;
+      }
+    }
+  }
 `

@@ -9,22 +9,42 @@ import { dayTime } from '../ui/dates'
 import { LookForm } from './LookForm'
 
 /** A row of the survey that is answered by looking: the answer in ink, or in pencil while it is only assumed. */
-export function LookRow({ question }: { readonly question: LookQuestion & { readonly key: LookKey } }) {
+export function LookRow({
+  question,
+}: {
+  readonly question: LookQuestion & { readonly key: LookKey }
+}) {
   const { draft, solution, state, nameOf } = useJob()
   const place = `survey.looked.${question.key}`
   const seen = draft.document.survey.looked[question.key]
   const record = ofKind(state.records, 'looked').findLast((one) => one.id === seen?.recordId)
   const name = inWords(question.label, solution.practice.words)
-  const from = !seen ? 'not looked at yet' : record ? `${seen.from.toLowerCase()}, ${nameOf(record.by)}, ${dayTime(record.at)}` : seen.from.toLowerCase()
+  const from = !seen
+    ? 'not looked at yet'
+    : record
+      ? `${seen.from.toLowerCase()}, ${nameOf(record.by)}, ${dayTime(record.at)}`
+      : seen.from.toLowerCase()
   return (
     <li>
       <DialogTrigger>
         <Row data-place={place} id={rowId(place)}>
           <span>{name}</span>
-          <b data-pencil={!seen || seen.basis === 'assumed' || undefined}>{seen ? answerText(question.key, seen.answer) : '?'}</b>
-          <small title={seen?.note ?? ''}>{from}{seen?.note ? `: ${seen.note}` : ''}{record?.body.photos ? `, ${record.body.photos.length} photo${record.body.photos.length > 1 ? 's' : ''}` : ''}</small>
+          <b data-pencil={!seen || seen.basis === 'assumed' || undefined}>
+            {seen ? answerText(question.key, seen.answer) : '?'}
+          </b>
+          <small title={seen?.note ?? ''}>
+            {from}
+            {seen?.note ? `: ${seen.note}` : ''}
+            {record?.body.photos
+              ? `, ${record.body.photos.length} photo${record.body.photos.length > 1 ? 's' : ''}`
+              : ''}
+          </small>
         </Row>
-        <EditorPopover placement="bottom end" offset={2}><Dialog aria-label={name}>{({ close }) => <LookForm question={question} done={close} />}</Dialog></EditorPopover>
+        <EditorPopover placement="bottom end" offset={2}>
+          <Dialog aria-label={name}>
+            {({ close }) => <LookForm question={question} done={close} />}
+          </Dialog>
+        </EditorPopover>
       </DialogTrigger>
       <NotesHere place={place} />
     </li>
@@ -32,10 +52,48 @@ export function LookRow({ question }: { readonly question: LookQuestion & { read
 }
 
 const Row = styled(AriaButton)`
-  display: grid; grid-template-columns: minmax(0, 1.15fr) minmax(0, 0.75fr) minmax(0, 0.8fr); gap: 12px; align-items: center; width: 100%; min-height: 35px; padding: 3px 0; background: none; border: 0; border-bottom: 0.8px solid var(--hair); text-align: left; cursor: pointer;
-  b { justify-self: start; font: 650 16px/21px var(--text); border-bottom: 2px solid var(--ink); } b[data-pencil] { color: var(--pencil); border-bottom: 2px dashed var(--pencil); font-weight: 450; }
-  small { font-size: 14px; line-height: 17px; color: var(--ink-3); overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
-  &[data-hovered] { background: var(--select); }
-  @media (pointer: coarse) { min-height: 48px; }
-  @media (max-width: 720px) { grid-template-columns: minmax(0, 1fr) auto; min-height: 48px; small { grid-column: 1 / -1; margin-top: -4px; } }
+  display: grid;
+  grid-template-columns: minmax(0, 1.15fr) minmax(0, 0.75fr) minmax(0, 0.8fr);
+  gap: 12px;
+  align-items: center;
+  width: 100%;
+  min-height: 35px;
+  padding: 3px 0;
+  background: none;
+  border: 0;
+  border-bottom: 0.8px solid var(--hair);
+  text-align: left;
+  cursor: pointer;
+  b {
+    justify-self: start;
+    font: 650 16px/21px var(--text);
+    border-bottom: 2px solid var(--ink);
+  }
+  b[data-pencil] {
+    color: var(--pencil);
+    border-bottom: 2px dashed var(--pencil);
+    font-weight: 450;
+  }
+  small {
+    font-size: 14px;
+    line-height: 17px;
+    color: var(--ink-3);
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+  &[data-hovered] {
+    background: var(--select);
+  }
+  @media (pointer: coarse) {
+    min-height: 48px;
+  }
+  @media (max-width: 720px) {
+    grid-template-columns: minmax(0, 1fr) auto;
+    min-height: 48px;
+    small {
+      grid-column: 1 / -1;
+      margin-top: -4px;
+    }
+  }
 `

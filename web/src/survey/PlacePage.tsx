@@ -9,7 +9,11 @@ import { DraughtTrial } from './DraughtTrial'
 import { LookRow } from './LookRow'
 import { SurveyRow } from './SurveyRow'
 
-const sections = [{ id: 'place', name: 'Location and hazards' }, { id: 'air', name: 'Air and flue' }, { id: 'services', name: 'Drains and power' }] as const
+const sections = [
+  { id: 'place', name: 'Location and hazards' },
+  { id: 'air', name: 'Air and flue' },
+  { id: 'services', name: 'Drains and power' },
+] as const
 
 /** Where it stands, what breathes there, where its water goes. */
 export function PlacePage() {
@@ -23,14 +27,49 @@ export function PlacePage() {
   const asks = looked.openFlued?.answer === 'yes' || document.survey.draught !== null
   return (
     <SheetPage sheet="place">
-      <Answer>{stop ? <>Something here <b>stops the work.</b></> : open > 0 ? <><b>{open}</b> {open === 1 ? 'thing is' : 'things are'} <b>not looked at yet.</b></> : fixes > 0 ? <>The place is seen; <b>{fixes}</b> {fixes === 1 ? 'thing is' : 'things are'} to put right.</> : <>The place is seen, and <b>it will do.</b></>}</Answer>
-      <VerdictLine>{stop ? <VerdictChip verdict="stop" word="Stop" href={`#row-${stop.place}`} /> : open > 0 ? <VerdictChip verdict="not-yet" word="Not yet" /> : <VerdictChip verdict={fixes > 0 ? 'fix' : 'pass'} word={fixes > 0 ? 'Look again' : 'Pass'} />}<span>Not looked at yet is not the same as no. Every answer says what it decides.</span></VerdictLine>
+      <Answer>
+        {stop ? (
+          <>
+            Something here <b>stops the work.</b>
+          </>
+        ) : open > 0 ? (
+          <>
+            <b>{open}</b> {open === 1 ? 'thing is' : 'things are'} <b>not looked at yet.</b>
+          </>
+        ) : fixes > 0 ? (
+          <>
+            The place is seen; <b>{fixes}</b> {fixes === 1 ? 'thing is' : 'things are'} to put
+            right.
+          </>
+        ) : (
+          <>
+            The place is seen, and <b>it will do.</b>
+          </>
+        )}
+      </Answer>
+      <VerdictLine>
+        {stop ? (
+          <VerdictChip verdict="stop" word="Stop" href={`#row-${stop.place}`} />
+        ) : open > 0 ? (
+          <VerdictChip verdict="not-yet" word="Not yet" />
+        ) : (
+          <VerdictChip
+            verdict={fixes > 0 ? 'fix' : 'pass'}
+            word={fixes > 0 ? 'Look again' : 'Pass'}
+          />
+        )}
+        <span>Not looked at yet is not the same as no. Every answer says what it decides.</span>
+      </VerdictLine>
       {sections.map(({ id, name }) => (
         <section key={id}>
           <SectionHead>{name}</SectionHead>
           <Ledger>
-            {askedOf(document, id).map((question) => <LookRow key={question.key} question={question} />)}
-            {id === 'place' && looked.location?.answer === 'garage' && placeFields.map((field) => <SurveyRow key={field.key} field={field} />)}
+            {askedOf(document, id).map((question) => (
+              <LookRow key={question.key} question={question} />
+            ))}
+            {id === 'place' &&
+              looked.location?.answer === 'garage' &&
+              placeFields.map((field) => <SurveyRow key={field.key} field={field} />)}
           </Ledger>
           {id === 'air' && asks && <DraughtTrial />}
         </section>

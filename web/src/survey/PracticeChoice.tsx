@@ -11,23 +11,76 @@ import { Choice } from '../ui/fields'
 export function PracticeChoice() {
   const { draft, edit } = useJob()
   const { practice } = draft.document
-  const [asked, setAsked] = useState<{ readonly to: PracticeName; readonly change: PracticeChange }>()
+  const [asked, setAsked] = useState<{
+    readonly to: PracticeName
+    readonly change: PracticeChange
+  }>()
   return (
     <>
-      <Choice labelled label="Practice" value={practice} options={practiceNames.map((id) => ({ id, text: practices[id].label }))} onChoose={(to) => setAsked({ to, change: practiceChange(draft.document, to) })} />
-      <Overlay isOpen={asked !== undefined} onOpenChange={(open) => { if (!open) setAsked(undefined) }} isDismissable>
+      <Choice
+        labelled
+        label="Practice"
+        value={practice}
+        options={practiceNames.map((id) => ({ id, text: practices[id].label }))}
+        onChoose={(to) => setAsked({ to, change: practiceChange(draft.document, to) })}
+      />
+      <Overlay
+        isOpen={asked !== undefined}
+        onOpenChange={(open) => {
+          if (!open) setAsked(undefined)
+        }}
+        isDismissable
+      >
         <Modal>
           {asked && (
             <Dialog aria-label="Change of practice">
               <h2>{practices[asked.to].label}: what changes</h2>
-              <p>Every stored value stays as it was entered. It is shown, worded and judged by the other practice.</p>
-              <List title="Answers" rows={asked.change.answers.map((row) => `${row.what}: ${row.from} becomes ${row.to}`)} />
-              <List title="Methods" rows={asked.change.methods.map((row) => `${row.what}: ${row.from} becomes ${row.to}`)} />
+              <p>
+                Every stored value stays as it was entered. It is shown, worded and judged by the
+                other practice.
+              </p>
+              <List
+                title="Answers"
+                rows={asked.change.answers.map(
+                  (row) => `${row.what}: ${row.from} becomes ${row.to}`,
+                )}
+              />
+              <List
+                title="Methods"
+                rows={asked.change.methods.map(
+                  (row) => `${row.what}: ${row.from} becomes ${row.to}`,
+                )}
+              />
               <List title="Appears" rows={asked.change.appear} />
               <List title="Goes" rows={asked.change.go} />
-              <List title="Units" rows={[asked.change.units.map((row) => `${row.measure.replace('-', ' ')} in ${row.to}`).join(', ')].filter(Boolean)} />
-              <List title="Words" rows={[asked.change.words.map((row) => `${row.from}: ${row.to}`).join(', ')].filter(Boolean)} />
-              <div><Button look="go" onPress={() => { edit([{ path: ['practice'], value: asked.to }]); setAsked(undefined) }}>Take {practices[asked.to].label}</Button><Button look="text" onPress={() => setAsked(undefined)}>Leave it</Button></div>
+              <List
+                title="Units"
+                rows={[
+                  asked.change.units
+                    .map((row) => `${row.measure.replace('-', ' ')} in ${row.to}`)
+                    .join(', '),
+                ].filter(Boolean)}
+              />
+              <List
+                title="Words"
+                rows={[asked.change.words.map((row) => `${row.from}: ${row.to}`).join(', ')].filter(
+                  Boolean,
+                )}
+              />
+              <div>
+                <Button
+                  look="go"
+                  onPress={() => {
+                    edit([{ path: ['practice'], value: asked.to }])
+                    setAsked(undefined)
+                  }}
+                >
+                  Take {practices[asked.to].label}
+                </Button>
+                <Button look="text" onPress={() => setAsked(undefined)}>
+                  Leave it
+                </Button>
+              </div>
             </Dialog>
           )}
         </Modal>
@@ -36,10 +89,61 @@ export function PracticeChoice() {
   )
 }
 
-const List = ({ title, rows }: { readonly title: string; readonly rows: readonly string[] }) => rows.length === 0 ? null : <section><h3>{title}</h3><ul>{rows.map((row) => <li key={row}>{row}</li>)}</ul></section>
+const List = ({ title, rows }: { readonly title: string; readonly rows: readonly string[] }) =>
+  rows.length === 0 ? null : (
+    <section>
+      <h3>{title}</h3>
+      <ul>
+        {rows.map((row) => (
+          <li key={row}>{row}</li>
+        ))}
+      </ul>
+    </section>
+  )
 
 const Overlay = styled(ModalOverlay)`
-  position: fixed; inset: 0; background: color-mix(in srgb, var(--off-bg) 60%, transparent); display: grid; place-items: center; z-index: 100; padding: 16px;
-  > div { background: var(--sheet); border: 1.5px solid var(--ink); max-width: 640px; width: 100%; max-height: 86dvh; overflow: auto; padding: 20px 24px; } [role='dialog'] { display: grid; gap: 12px; outline: none; }
-  h2 { font: 700 26px/30px var(--head); margin: 0; } h3 { font: 650 15px/20px var(--head); border-bottom: 1.5px solid var(--ink); } p { color: var(--ink-2); } li { padding: 4px 0; border-bottom: 0.8px solid var(--hair); font-size: 15px; line-height: 20px; } [role='dialog'] > div { display: flex; gap: 20px; align-items: center; flex-wrap: wrap; }
+  position: fixed;
+  inset: 0;
+  background: color-mix(in srgb, var(--off-bg) 60%, transparent);
+  display: grid;
+  place-items: center;
+  z-index: 100;
+  padding: 16px;
+  > div {
+    background: var(--sheet);
+    border: 1.5px solid var(--ink);
+    max-width: 640px;
+    width: 100%;
+    max-height: 86dvh;
+    overflow: auto;
+    padding: 20px 24px;
+  }
+  [role='dialog'] {
+    display: grid;
+    gap: 12px;
+    outline: none;
+  }
+  h2 {
+    font: 700 26px/30px var(--head);
+    margin: 0;
+  }
+  h3 {
+    font: 650 15px/20px var(--head);
+    border-bottom: 1.5px solid var(--ink);
+  }
+  p {
+    color: var(--ink-2);
+  }
+  li {
+    padding: 4px 0;
+    border-bottom: 0.8px solid var(--hair);
+    font-size: 15px;
+    line-height: 20px;
+  }
+  [role='dialog'] > div {
+    display: flex;
+    gap: 20px;
+    align-items: center;
+    flex-wrap: wrap;
+  }
 `

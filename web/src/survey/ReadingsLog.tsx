@@ -13,7 +13,9 @@ export function ReadingsLog() {
   if (readings.length === 0) return null
   return (
     <>
-      <SectionHead>Readings taken<small>the design uses the latest unless you choose another</small></SectionHead>
+      <SectionHead>
+        Readings taken<small>the design uses the latest unless you choose another</small>
+      </SectionHead>
       <Log>
         {readings.map((reading) => {
           const field = surveyFields.find((one) => `survey.${one.key}` === reading.body.field)
@@ -21,9 +23,37 @@ export function ReadingsLog() {
           const used = draft.document.survey[field.key]?.recordId === reading.id
           return (
             <li key={reading.id}>
-              <span>{field.label}</span><b className="tnum">{show(reading.body.si, field.measure)}</b>
-              <small>{reading.body.basis}, {reading.body.instrument || 'instrument not named'}; {nameOf(reading.by)}, {dayTime(reading.at)}{reading.body.photos?.map((photo) => <Thumb key={photo.hash} photo={photo} />)}</small>
-              {used ? <i>in the design</i> : <Button look="text" onPress={() => edit([{ path: ['survey', field.key], value: { value: reading.body.si, basis: reading.body.basis, from: reading.body.instrument, recordId: reading.id } }])}>Use this one</Button>}
+              <span>{field.label}</span>
+              <b className="tnum">{show(reading.body.si, field.measure)}</b>
+              <small>
+                {reading.body.basis}, {reading.body.instrument || 'instrument not named'};{' '}
+                {nameOf(reading.by)}, {dayTime(reading.at)}
+                {reading.body.photos?.map((photo) => (
+                  <Thumb key={photo.hash} photo={photo} />
+                ))}
+              </small>
+              {used ? (
+                <i>in the design</i>
+              ) : (
+                <Button
+                  look="text"
+                  onPress={() =>
+                    edit([
+                      {
+                        path: ['survey', field.key],
+                        value: {
+                          value: reading.body.si,
+                          basis: reading.body.basis,
+                          from: reading.body.instrument,
+                          recordId: reading.id,
+                        },
+                      },
+                    ])
+                  }
+                >
+                  Use this one
+                </Button>
+              )}
             </li>
           )
         })}
@@ -32,4 +62,36 @@ export function ReadingsLog() {
   )
 }
 
-const Log = styled.ul` li { display: grid; grid-template-columns: minmax(0, 1.1fr) 100px minmax(0, 1.4fr) 110px; gap: 12px; align-items: center; border-bottom: 0.8px solid var(--hair); min-height: 34px; font-size: 15px; } small { font-size: 14px; line-height: 17px; color: var(--ink-3); } i { font-style: normal; font-size: 14px; color: var(--ink-2); } b { font-weight: 650; } @media (max-width: 720px) { li { grid-template-columns: 1fr auto; padding: 6px 0; } small { grid-column: 1; } } `
+const Log = styled.ul`
+  li {
+    display: grid;
+    grid-template-columns: minmax(0, 1.1fr) 100px minmax(0, 1.4fr) 110px;
+    gap: 12px;
+    align-items: center;
+    border-bottom: 0.8px solid var(--hair);
+    min-height: 34px;
+    font-size: 15px;
+  }
+  small {
+    font-size: 14px;
+    line-height: 17px;
+    color: var(--ink-3);
+  }
+  i {
+    font-style: normal;
+    font-size: 14px;
+    color: var(--ink-2);
+  }
+  b {
+    font-weight: 650;
+  }
+  @media (max-width: 720px) {
+    li {
+      grid-template-columns: 1fr auto;
+      padding: 6px 0;
+    }
+    small {
+      grid-column: 1;
+    }
+  }
+`

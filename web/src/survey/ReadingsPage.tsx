@@ -14,8 +14,15 @@ import { MainRun } from './MainRun'
 import { SurveyRow } from './SurveyRow'
 import { ReadingsLog } from './ReadingsLog'
 
-const loads = [{ id: 'full', text: 'Everything burning' }, { id: 'part', text: 'Part of the load' }, { id: 'not-stated', text: 'Not stated' }] as const
-const fuels = [{ id: 'natural-gas', text: 'Natural gas' }, { id: 'propane', text: 'Propane' }] as const
+const loads = [
+  { id: 'full', text: 'Everything burning' },
+  { id: 'part', text: 'Part of the load' },
+  { id: 'not-stated', text: 'Not stated' },
+] as const
+const fuels = [
+  { id: 'natural-gas', text: 'Natural gas' },
+  { id: 'propane', text: 'Propane' },
+] as const
 const heatingOnly = ['fillTemp_K', 'maxFlowTemp_K', 'highLimitTemp_K']
 
 const hotWaterOnly = ['incomingColdestTemp_K', 'incomingWarmestTemp_K', 'hardness_kg_m3']
@@ -29,32 +36,143 @@ export function ReadingsPage() {
   const drop = answer?.staticToWorking_Pa
   const limit = solution.practice.gas.staticToWorkingLimit_Pa
   const gas = appliances.length === 0 || appliances.some((appliance) => burnsGas(appliance.kind))
-  const findings = [...judgement.sheets.readings.findings, ...judgement.sheets.gas.findings.filter((finding) => finding.place.startsWith('survey.gas'))]
+  const findings = [
+    ...judgement.sheets.readings.findings,
+    ...judgement.sheets.gas.findings.filter((finding) => finding.place.startsWith('survey.gas')),
+  ]
   const stop = findings.find((finding) => finding.severity === 'stop')
   return (
     <SheetPage sheet="readings" findings={findings}>
-      <Answer>{main || working
-        ? <>{main ? <>Water stands at <b>{show(main.value, 'water-pressure')}</b>{heat?.main_m3_s !== undefined ? <> and gives <b>{show(heat.main_m3_s, 'water-flow')}</b> at the top</> : null}</> : 'Water is not read yet'}; {working ? <>gas works at <b>{show(working.value, 'gas-pressure')}</b>.</> : gas ? 'gas is not read yet.' : 'no gas here.'}</>
-        : <>What does the place give? <b>Read it</b>, with the gauge that is in your hand.</>}</Answer>
-      <VerdictLine>{stop ? <><VerdictChip verdict="stop" word="Stop" href={`#row-${stop.place}`} /> <span>Everything else waits.</span></> : drop !== undefined && drop >= 0
-        ? <><VerdictChip verdict={drop <= limit ? 'pass' : 'fix'} word={drop <= limit ? 'Pass' : 'Look again'} /> <span>Gas, static to working, falls <b>{show(drop, 'gas-pressure')}</b>; past {show(limit, 'gas-pressure')} it is the pipe or the regulator. Common practice, no source.</span></>
-        : <span>Every field takes any unit. It shows what it understood before you use it.</span>}</VerdictLine>
-      <SectionHead>Water<small>all pressures gauge</small></SectionHead>
-      <Ledger>{waterFields.filter((field) => (heating || !heatingOnly.includes(field.key)) && (hotWater || appliances.length === 0 || !hotWaterOnly.includes(field.key))).map((field) => <SurveyRow key={field.key} field={field} />)}</Ledger>
+      <Answer>
+        {main || working ? (
+          <>
+            {main ? (
+              <>
+                Water stands at <b>{show(main.value, 'water-pressure')}</b>
+                {heat?.main_m3_s !== undefined ? (
+                  <>
+                    {' '}
+                    and gives <b>{show(heat.main_m3_s, 'water-flow')}</b> at the top
+                  </>
+                ) : null}
+              </>
+            ) : (
+              'Water is not read yet'
+            )}
+            ;{' '}
+            {working ? (
+              <>
+                gas works at <b>{show(working.value, 'gas-pressure')}</b>.
+              </>
+            ) : gas ? (
+              'gas is not read yet.'
+            ) : (
+              'no gas here.'
+            )}
+          </>
+        ) : (
+          <>
+            What does the place give? <b>Read it</b>, with the gauge that is in your hand.
+          </>
+        )}
+      </Answer>
+      <VerdictLine>
+        {stop ? (
+          <>
+            <VerdictChip verdict="stop" word="Stop" href={`#row-${stop.place}`} />{' '}
+            <span>Everything else waits.</span>
+          </>
+        ) : drop !== undefined && drop >= 0 ? (
+          <>
+            <VerdictChip
+              verdict={drop <= limit ? 'pass' : 'fix'}
+              word={drop <= limit ? 'Pass' : 'Look again'}
+            />{' '}
+            <span>
+              Gas, static to working, falls <b>{show(drop, 'gas-pressure')}</b>; past{' '}
+              {show(limit, 'gas-pressure')} it is the pipe or the regulator. Common practice, no
+              source.
+            </span>
+          </>
+        ) : (
+          <span>Every field takes any unit. It shows what it understood before you use it.</span>
+        )}
+      </VerdictLine>
+      <SectionHead>
+        Water<small>all pressures gauge</small>
+      </SectionHead>
+      <Ledger>
+        {waterFields
+          .filter(
+            (field) =>
+              (heating || !heatingOnly.includes(field.key)) &&
+              (hotWater || appliances.length === 0 || !hotWaterOnly.includes(field.key)),
+          )
+          .map((field) => (
+            <SurveyRow key={field.key} field={field} />
+          ))}
+      </Ledger>
       {heating && <SizeOn />}
       <MainRun />
-      <SectionHead>Fittings on the main<small>{answer ? closingWords[answer.closing.system] : ''}</small></SectionHead>
-      <Ledger>{askedOf(draft.document, 'main').map((question) => <LookRow key={question.key} question={question} />)}</Ledger>
-      {answer && <Prose data-place="survey.closing">{answer.closing.system === 'closed' ? <>Closed by the {answer.closing.by.map(closingName).join(' and the ')}: heated water cannot go back, so the hot water gets a {solution.practice.words.vessel} of its own.</> : answer.closing.system === 'open' ? 'Open: nothing keeps expanding water from going back into the main, and the water company says so too.' : <>Cannot tell yet. Still to look at: {answer.closing.lookAt.map(closingName).join(', ')}. Until then it is designed as closed.</>}</Prose>}
+      <SectionHead>
+        Fittings on the main<small>{answer ? closingWords[answer.closing.system] : ''}</small>
+      </SectionHead>
+      <Ledger>
+        {askedOf(draft.document, 'main').map((question) => (
+          <LookRow key={question.key} question={question} />
+        ))}
+      </Ledger>
+      {answer && (
+        <Prose data-place="survey.closing">
+          {answer.closing.system === 'closed' ? (
+            <>
+              Closed by the {answer.closing.by.map(closingName).join(' and the ')}: heated water
+              cannot go back, so the hot water gets a {solution.practice.words.vessel} of its own.
+            </>
+          ) : answer.closing.system === 'open' ? (
+            'Open: nothing keeps expanding water from going back into the main, and the water company says so too.'
+          ) : (
+            <>
+              Cannot tell yet. Still to look at: {answer.closing.lookAt.map(closingName).join(', ')}
+              . Until then it is designed as closed.
+            </>
+          )}
+        </Prose>
+      )}
       {gas && (
         <>
           <SectionHead>Gas</SectionHead>
           <Pair>
-            <Choice labelled label="Fuel" value={survey.fuel} options={fuels} onChoose={(fuel) => edit([{ path: ['survey', 'fuel'], value: fuel }])} />
-            <Choice labelled label="Working pressure was read with" value={survey.gasLoad} options={loads} onChoose={(load) => edit([{ path: ['survey', 'gasLoad'], value: load }])} />
+            <Choice
+              labelled
+              label="Fuel"
+              value={survey.fuel}
+              options={fuels}
+              onChoose={(fuel) => edit([{ path: ['survey', 'fuel'], value: fuel }])}
+            />
+            <Choice
+              labelled
+              label="Working pressure was read with"
+              value={survey.gasLoad}
+              options={loads}
+              onChoose={(load) => edit([{ path: ['survey', 'gasLoad'], value: load }])}
+            />
           </Pair>
-          <Ledger>{gasFields.map((field) => <SurveyRow key={field.key} field={field} />)}{askedOf(draft.document, 'gas').map((question) => <LookRow key={question.key} question={question} />)}</Ledger>
-          {!working && <Prose>Not read yet: the design starts from {show(solution.practice.gas.assumedWorking_Pa[survey.fuel], 'gas-pressure')}, in pencil.</Prose>}
+          <Ledger>
+            {gasFields.map((field) => (
+              <SurveyRow key={field.key} field={field} />
+            ))}
+            {askedOf(draft.document, 'gas').map((question) => (
+              <LookRow key={question.key} question={question} />
+            ))}
+          </Ledger>
+          {!working && (
+            <Prose>
+              Not read yet: the design starts from{' '}
+              {show(solution.practice.gas.assumedWorking_Pa[survey.fuel], 'gas-pressure')}, in
+              pencil.
+            </Prose>
+          )}
         </>
       )}
       <ReadingsLog />
@@ -74,11 +192,41 @@ function SizeOn() {
   const onFlow = sizeOn.on === 'flow'
   return (
     <Pair>
-      <Choice labelled label="The vessel is sized on" value={onFlow || asking ? 'flow' : 'higher'} options={[{ id: 'higher', text: 'The higher of flow and limit' }, { id: 'flow', text: 'The flow temperature, because …' }]}
-        onChoose={(on) => { setAsking(on === 'flow'); if (on === 'higher') edit([{ path: ['survey', 'sizeOn'], value: { on: 'higher' } }]) }} />
-      {(onFlow || asking) && <InlineText labelled label="Why not on the limit" value={sizeOn.on === 'flow' ? sizeOn.because : ''} maxLength={300} onCommit={(because) => { if (because.trim().length >= 3) edit([{ path: ['survey', 'sizeOn'], value: { on: 'flow', because: because.trim() } }]) }} />}
+      <Choice
+        labelled
+        label="The vessel is sized on"
+        value={onFlow || asking ? 'flow' : 'higher'}
+        options={[
+          { id: 'higher', text: 'The higher of flow and limit' },
+          { id: 'flow', text: 'The flow temperature, because …' },
+        ]}
+        onChoose={(on) => {
+          setAsking(on === 'flow')
+          if (on === 'higher') edit([{ path: ['survey', 'sizeOn'], value: { on: 'higher' } }])
+        }}
+      />
+      {(onFlow || asking) && (
+        <InlineText
+          labelled
+          label="Why not on the limit"
+          value={sizeOn.on === 'flow' ? sizeOn.because : ''}
+          maxLength={300}
+          onCommit={(because) => {
+            if (because.trim().length >= 3)
+              edit([{ path: ['survey', 'sizeOn'], value: { on: 'flow', because: because.trim() } }])
+          }}
+        />
+      )}
     </Pair>
   )
 }
 
-const Pair = styled.div` display: grid; grid-template-columns: 1fr 1fr; gap: 12px 24px; margin: 10px 0; @media (max-width: 720px) { grid-template-columns: 1fr; } `
+const Pair = styled.div`
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px 24px;
+  margin: 10px 0;
+  @media (max-width: 720px) {
+    grid-template-columns: 1fr;
+  }
+`

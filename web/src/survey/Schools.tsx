@@ -7,23 +7,68 @@ import { SectionHead } from '../ui/Answer'
 import { InlineText } from '../ui/fields'
 
 /** Where good people disagree: both reasons, the side this job takes, and why. */
-export function Schools({ only, title = 'Schools' }: { readonly only?: readonly SchoolName[]; readonly title?: string }) {
+export function Schools({
+  only,
+  title = 'Schools',
+}: {
+  readonly only?: readonly SchoolName[]
+  readonly title?: string
+}) {
   const { draft, edit, solution } = useJob()
   const { practice, schools: chosen } = draft.document
   return (
     <>
-      <SectionHead>{title}<small>both have their reasons; the choice is recorded</small></SectionHead>
+      <SectionHead>
+        {title}
+        <small>both have their reasons; the choice is recorded</small>
+      </SectionHead>
       {(only ?? schoolNames).map((name) => {
         const school: School = schools[name]
         const side = sideOf(name, practice, chosen)
         const forced = school.only?.[practice] !== undefined
         return (
           <One key={name} data-place={`schools.${name}`}>
-            <RadioGroup aria-label={school.label} value={side} isDisabled={forced} onChange={(next) => edit([{ path: ['schools', name], value: { side: next, because: chosen[name]?.because ?? '', basis: 'chosen' } }])}>
-              <h4>{(only?.length ?? 2) > 1 && school.label}{forced ? <small>the practice leaves no choice</small> : chosen[name] ? <small>chosen here</small> : <small>usual in {solution.practice.label}</small>}</h4>
-              {(['a', 'b'] as const).map((id) => <Radio key={id} value={id}><b>{school[id].says}</b><span>because {school[id].because}</span></Radio>)}
+            <RadioGroup
+              aria-label={school.label}
+              value={side}
+              isDisabled={forced}
+              onChange={(next) =>
+                edit([
+                  {
+                    path: ['schools', name],
+                    value: { side: next, because: chosen[name]?.because ?? '', basis: 'chosen' },
+                  },
+                ])
+              }
+            >
+              <h4>
+                {(only?.length ?? 2) > 1 && school.label}
+                {forced ? (
+                  <small>the practice leaves no choice</small>
+                ) : chosen[name] ? (
+                  <small>chosen here</small>
+                ) : (
+                  <small>usual in {solution.practice.label}</small>
+                )}
+              </h4>
+              {(['a', 'b'] as const).map((id) => (
+                <Radio key={id} value={id}>
+                  <b>{school[id].says}</b>
+                  <span>because {school[id].because}</span>
+                </Radio>
+              ))}
             </RadioGroup>
-            {chosen[name] && !forced && <InlineText labelled label="Why, on this job" value={chosen[name]?.because ?? ''} maxLength={300} onCommit={(because) => edit([{ path: ['schools', name], value: { side, because, basis: 'chosen' } }])} />}
+            {chosen[name] && !forced && (
+              <InlineText
+                labelled
+                label="Why, on this job"
+                value={chosen[name]?.because ?? ''}
+                maxLength={300}
+                onCommit={(because) =>
+                  edit([{ path: ['schools', name], value: { side, because, basis: 'chosen' } }])
+                }
+              />
+            )}
           </One>
         )
       })}
@@ -32,7 +77,57 @@ export function Schools({ only, title = 'Schools' }: { readonly only?: readonly 
 }
 
 const One = styled.div`
-  padding: 8px 0 12px; border-bottom: 0.8px solid var(--hair); display: grid; gap: 8px; h4 { font: 650 16px/22px var(--head); margin: 0; small { font: 400 14px/20px var(--text); color: var(--ink-3); } } h4 > small:not(:only-child) { margin-left: 10px; }
-  [role='radiogroup'] { display: grid; grid-template-columns: 1fr 1fr; gap: 6px 10px; h4 { grid-column: 1 / -1; } label { display: grid; align-content: start; border: 1.5px solid var(--rule); padding: 8px 12px; cursor: pointer; b { font-weight: 650; } span { font-size: 14px; line-height: 18px; color: var(--ink-2); } } label[data-selected] { border-color: var(--ink); background: var(--select); } label[data-focus-visible] { outline: 3px solid var(--ink); } label[data-disabled] { cursor: default; } }
-  @media (max-width: 720px) { [role='radiogroup'] { grid-template-columns: 1fr; } }
+  padding: 8px 0 12px;
+  border-bottom: 0.8px solid var(--hair);
+  display: grid;
+  gap: 8px;
+  h4 {
+    font: 650 16px/22px var(--head);
+    margin: 0;
+    small {
+      font: 400 14px/20px var(--text);
+      color: var(--ink-3);
+    }
+  }
+  h4 > small:not(:only-child) {
+    margin-left: 10px;
+  }
+  [role='radiogroup'] {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 6px 10px;
+    h4 {
+      grid-column: 1 / -1;
+    }
+    label {
+      display: grid;
+      align-content: start;
+      border: 1.5px solid var(--rule);
+      padding: 8px 12px;
+      cursor: pointer;
+      b {
+        font-weight: 650;
+      }
+      span {
+        font-size: 14px;
+        line-height: 18px;
+        color: var(--ink-2);
+      }
+    }
+    label[data-selected] {
+      border-color: var(--ink);
+      background: var(--select);
+    }
+    label[data-focus-visible] {
+      outline: 3px solid var(--ink);
+    }
+    label[data-disabled] {
+      cursor: default;
+    }
+  }
+  @media (max-width: 720px) {
+    [role='radiogroup'] {
+      grid-template-columns: 1fr;
+    }
+  }
 `

@@ -20,42 +20,186 @@ export function SitePage() {
   const { draft, edit, solution, show, judgement, state } = useJob()
   const { site, survey, heating, hotWater } = draft.document
   const atmosphere = solution.site.applies ? solution.site.answer?.atmosphere_Pa : undefined
-  const asked = siteFields.filter((field) => (field.key !== 'topEmitterHeight_m' || heating) && (field.key !== 'topOutletHeight_m' || hotWater))
-  const here = (findings: typeof solution.findings) => findings.filter((finding) => siteFields.some((field) => finding.place === `survey.${field.key}`))
+  const asked = siteFields.filter(
+    (field) =>
+      (field.key !== 'topEmitterHeight_m' || heating) &&
+      (field.key !== 'topOutletHeight_m' || hotWater),
+  )
+  const here = (findings: typeof solution.findings) =>
+    findings.filter((finding) =>
+      siteFields.some((field) => finding.place === `survey.${field.key}`),
+    )
   return (
-    <SheetPage sheet="site" findings={[...judgement.sheets.site.findings, ...here(judgement.sheets.vessel.findings), ...here(judgement.sheets.gas.findings)]}>
-      <Answer>{survey.elevation_m
-        ? <><b>{site.name}</b> stands at <b>{show(survey.elevation_m.value, 'elevation')}</b>{atmosphere !== undefined && <>, under <b>{show(atmosphere, 'water-pressure')}</b> of air.</>}</>
-        : <>How high does <b>{site.name}</b> stand, and who is it for?</>}</Answer>
-      <VerdictLine><span>{solution.practice.label}. With a phone in hand, <Walk to={`/jobs/${state.id}/walk`}>walk the house</Walk> instead: one question at a time, with or without a signal.</span></VerdictLine>
+    <SheetPage
+      sheet="site"
+      findings={[
+        ...judgement.sheets.site.findings,
+        ...here(judgement.sheets.vessel.findings),
+        ...here(judgement.sheets.gas.findings),
+      ]}
+    >
+      <Answer>
+        {survey.elevation_m ? (
+          <>
+            <b>{site.name}</b> stands at <b>{show(survey.elevation_m.value, 'elevation')}</b>
+            {atmosphere !== undefined && (
+              <>
+                , under <b>{show(atmosphere, 'water-pressure')}</b> of air.
+              </>
+            )}
+          </>
+        ) : (
+          <>
+            How high does <b>{site.name}</b> stand, and who is it for?
+          </>
+        )}
+      </Answer>
+      <VerdictLine>
+        <span>
+          {solution.practice.label}. With a phone in hand,{' '}
+          <Walk to={`/jobs/${state.id}/walk`}>walk the house</Walk> instead: one question at a time,
+          with or without a signal.
+        </span>
+      </VerdictLine>
       <SectionHead>Place</SectionHead>
       <Fields>
-        <InlineText labelled required label="Name of the job" value={site.name} maxLength={120} onCommit={(name) => edit([{ path: ['site', 'name'], value: name.trim() }])} />
-        <span data-place="site.address"><InlineText labelled label="Address" value={site.address} maxLength={300} onCommit={(address) => edit([{ path: ['site', 'address'], value: address }])} /></span>
+        <InlineText
+          labelled
+          required
+          label="Name of the job"
+          value={site.name}
+          maxLength={120}
+          onCommit={(name) => edit([{ path: ['site', 'name'], value: name.trim() }])}
+        />
+        <span data-place="site.address">
+          <InlineText
+            labelled
+            label="Address"
+            value={site.address}
+            maxLength={300}
+            onCommit={(address) => edit([{ path: ['site', 'address'], value: address }])}
+          />
+        </span>
         <PracticeChoice />
-        <InlineText labelled label="Notes" value={site.notes} maxLength={2000} onCommit={(notes) => edit([{ path: ['site', 'notes'], value: notes }])} />
-        <Visit data-place="survey.visitedOn"><Day label="Day of the visit" value={survey.visitedOn} onChange={(day) => edit([{ path: ['survey', 'visitedOn'], value: day }])} />{survey.visitedOn === null && <Button look="text" onPress={() => edit([{ path: ['survey', 'visitedOn'], value: today(getLocalTimeZone()).toString() }])}>Today</Button>}</Visit>
+        <InlineText
+          labelled
+          label="Notes"
+          value={site.notes}
+          maxLength={2000}
+          onCommit={(notes) => edit([{ path: ['site', 'notes'], value: notes }])}
+        />
+        <Visit data-place="survey.visitedOn">
+          <Day
+            label="Day of the visit"
+            value={survey.visitedOn}
+            onChange={(day) => edit([{ path: ['survey', 'visitedOn'], value: day }])}
+          />
+          {survey.visitedOn === null && (
+            <Button
+              look="text"
+              onPress={() =>
+                edit([
+                  { path: ['survey', 'visitedOn'], value: today(getLocalTimeZone()).toString() },
+                ])
+              }
+            >
+              Today
+            </Button>
+          )}
+        </Visit>
       </Fields>
-      <SectionHead>Connected<small>what is not live yet blocks named steps</small></SectionHead>
-      <ul>{utilities.map((utility) => <SupplyRow key={utility} utility={utility} />)}</ul>
-      <SectionHead>Heights<small>ink: known, pencil: assumed</small></SectionHead>
-      <Ledger>{asked.map((field) => <SurveyRow key={field.key} field={field} />)}</Ledger>
-      {!heating && !hotWater && <Prose>No heating circuit and no hot water on this job yet. Rating plates is where they are added.</Prose>}
+      <SectionHead>
+        Connected<small>what is not live yet blocks named steps</small>
+      </SectionHead>
+      <ul>
+        {utilities.map((utility) => (
+          <SupplyRow key={utility} utility={utility} />
+        ))}
+      </ul>
+      <SectionHead>
+        Heights<small>ink: known, pencil: assumed</small>
+      </SectionHead>
+      <Ledger>
+        {asked.map((field) => (
+          <SurveyRow key={field.key} field={field} />
+        ))}
+      </Ledger>
+      {!heating && !hotWater && (
+        <Prose>
+          No heating circuit and no hot water on this job yet. Rating plates is where they are
+          added.
+        </Prose>
+      )}
       <Schools />
       <SectionHead>Photographs of the place</SectionHead>
-      <Photos label="Photograph the place" photos={survey.placePhotos} onChange={(photos) => edit([{ path: ['survey', 'placePhotos'], value: [...photos] }])} />
+      <Photos
+        label="Photograph the place"
+        photos={survey.placePhotos}
+        onChange={(photos) => edit([{ path: ['survey', 'placePhotos'], value: [...photos] }])}
+      />
       <ProveSheet sheet="site" />
     </SheetPage>
   )
 }
 
-const Walk = styled(Link)` color: var(--ember-ink); font-weight: 650; text-decoration-thickness: 2px; text-underline-offset: 3px; `
-const Visit = styled.div` display: flex; gap: 14px; align-items: center; > div:first-child { display: grid; gap: 2px; } `
-const Fields = styled.div` display: grid; grid-template-columns: 1fr 1fr; gap: 12px 24px; margin: 10px 0; @media (max-width: 720px) { grid-template-columns: 1fr; } `
+const Walk = styled(Link)`
+  color: var(--ember-ink);
+  font-weight: 650;
+  text-decoration-thickness: 2px;
+  text-underline-offset: 3px;
+`
+const Visit = styled.div`
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  > div:first-child {
+    display: grid;
+    gap: 2px;
+  }
+`
+const Fields = styled.div`
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px 24px;
+  margin: 10px 0;
+  @media (max-width: 720px) {
+    grid-template-columns: 1fr;
+  }
+`
 export const Toggle = styled(Switch)`
-  display: flex; gap: 12px; align-items: center; min-height: 44px; cursor: pointer; font-size: 16px; margin-bottom: 8px;
-  i { flex: none; width: 44px; height: 22px; border: 1.8px solid var(--ink); position: relative; background: var(--paper); }
-  i::after { content: ''; position: absolute; top: 2px; left: 2px; width: 16px; height: 14px; background: var(--rule); transition: left 120ms ease-out; }
-  &[data-selected] i { background: var(--ink); } &[data-selected] i::after { left: 22px; background: var(--paper); }
-  &[data-focus-visible] { outline: 3px solid var(--ink); }
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  min-height: 44px;
+  cursor: pointer;
+  font-size: 16px;
+  margin-bottom: 8px;
+  i {
+    flex: none;
+    width: 44px;
+    height: 22px;
+    border: 1.8px solid var(--ink);
+    position: relative;
+    background: var(--paper);
+  }
+  i::after {
+    content: '';
+    position: absolute;
+    top: 2px;
+    left: 2px;
+    width: 16px;
+    height: 14px;
+    background: var(--rule);
+    transition: left 120ms ease-out;
+  }
+  &[data-selected] i {
+    background: var(--ink);
+  }
+  &[data-selected] i::after {
+    left: 22px;
+    background: var(--paper);
+  }
+  &[data-focus-visible] {
+    outline: 3px solid var(--ink);
+  }
 `

@@ -11,10 +11,42 @@ export function Snags() {
   if (snags.length === 0) return null
   return (
     <>
-      <SectionHead>Snags<small>{snags.length} open</small></SectionHead>
-      <List>{snags.map((snag) => <li key={snag.id}><span>{snag.body.what}</span><small>{snag.body.owner}{snag.body.due ? `, by ${dayOf(snag.body.due)}` : ', no date yet'}</small><Button look="text" onPress={() => record({ kind: 'snag-done', snag: snag.id })} aria-label={`Done: ${snag.body.what}`}>Done</Button></li>)}</List>
+      <SectionHead>
+        Snags<small>{snags.length} open</small>
+      </SectionHead>
+      <List>
+        {snags.map((snag) => (
+          <li key={snag.id}>
+            <span>{snag.body.what}</span>
+            <small>
+              {snag.body.owner}
+              {snag.body.due ? `, by ${dayOf(snag.body.due)}` : ', no date yet'}
+            </small>
+            <Button
+              look="text"
+              onPress={() => record({ kind: 'snag-done', snag: snag.id })}
+              aria-label={`Done: ${snag.body.what}`}
+            >
+              Done
+            </Button>
+          </li>
+        ))}
+      </List>
     </>
   )
 }
 
-const List = styled.ul` li { display: grid; grid-template-columns: minmax(0, 1fr) auto 60px; gap: 14px; align-items: center; min-height: 38px; border-bottom: 0.8px solid var(--hair); } small { font-size: 14px; color: var(--ink-3); } `
+const List = styled.ul`
+  li {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto 60px;
+    gap: 14px;
+    align-items: center;
+    min-height: 38px;
+    border-bottom: 0.8px solid var(--hair);
+  }
+  small {
+    font-size: 14px;
+    color: var(--ink-3);
+  }
+`

@@ -15,7 +15,17 @@ export function SupplyRow({ utility }: { readonly utility: Utility }) {
   const place = `survey.supplies.${utility}`
   const supply = draft.document.survey.supplies[utility]
   const set = (value: NonNullable<typeof supply>) => {
-    if (value.state !== supply?.state && !record({ kind: 'looked', field: place, answer: value.state, basis: 'measured', from: 'Seen' })) return
+    if (
+      value.state !== supply?.state &&
+      !record({
+        kind: 'looked',
+        field: place,
+        answer: value.state,
+        basis: 'measured',
+        from: 'Seen',
+      })
+    )
+      return
     edit([{ path: ['survey', 'supplies', utility], value }])
   }
   return (
@@ -23,30 +33,125 @@ export function SupplyRow({ utility }: { readonly utility: Utility }) {
       <Row data-place={place} id={rowId(place)}>
         <span>{names[utility]}</span>
         <div role="group" aria-label={`${names[utility]} connected`}>
-          <Button data-chosen={supply?.state === 'live' || undefined} aria-pressed={supply?.state === 'live'} onPress={() => set({ state: 'live' })}>Live</Button>
-          <Button data-chosen={supply?.state === 'not-yet' || undefined} aria-pressed={supply?.state === 'not-yet'} onPress={() => set({ state: 'not-yet', expected: supply?.state === 'not-yet' ? supply.expected : null })}>Not yet</Button>
+          <Button
+            data-chosen={supply?.state === 'live' || undefined}
+            aria-pressed={supply?.state === 'live'}
+            onPress={() => set({ state: 'live' })}
+          >
+            Live
+          </Button>
+          <Button
+            data-chosen={supply?.state === 'not-yet' || undefined}
+            aria-pressed={supply?.state === 'not-yet'}
+            onPress={() =>
+              set({
+                state: 'not-yet',
+                expected: supply?.state === 'not-yet' ? supply.expected : null,
+              })
+            }
+          >
+            Not yet
+          </Button>
         </div>
-        {supply?.state === 'not-yet' ? <Day label="Expected" value={supply.expected} onChange={(expected) => set({ state: 'not-yet', expected })} /> : <small>{supply ? '' : 'not looked at yet'}</small>}
+        {supply?.state === 'not-yet' ? (
+          <Day
+            label="Expected"
+            value={supply.expected}
+            onChange={(expected) => set({ state: 'not-yet', expected })}
+          />
+        ) : (
+          <small>{supply ? '' : 'not looked at yet'}</small>
+        )}
       </Row>
       <NotesHere place={place} />
     </li>
   )
 }
 
-interface DayProps { readonly label: string; readonly value: string | null; readonly onChange: (day: string | null) => void }
+interface DayProps {
+  readonly label: string
+  readonly value: string | null
+  readonly onChange: (day: string | null) => void
+}
 
 /** A day, typed part by part. */
 export function Day({ label, value, onChange }: DayProps) {
   return (
-    <Field value={value ? parseDate(value) : null} onChange={(day) => onChange(day ? day.toString() : null)} granularity="day" shouldForceLeadingZeros>
-      <Label>{label}</Label><DateInput>{(segment) => <DateSegment segment={segment} />}</DateInput>
+    <Field
+      value={value ? parseDate(value) : null}
+      onChange={(day) => onChange(day ? day.toString() : null)}
+      granularity="day"
+      shouldForceLeadingZeros
+    >
+      <Label>{label}</Label>
+      <DateInput>{(segment) => <DateSegment segment={segment} />}</DateInput>
     </Field>
   )
 }
 
 const Row = styled.div`
-  display: grid; grid-template-columns: minmax(0, 1fr) auto minmax(150px, 0.9fr); gap: 14px; align-items: center; min-height: 44px; padding: 4px 0; border-bottom: 0.8px solid var(--hair);
-  button { min-height: 36px; padding: 4px 14px; font-size: 15px; border-color: var(--rule); } [role='group'] { display: flex; gap: 6px; } [data-chosen] { background: var(--select); border-color: var(--ink); } small { font-size: 14px; color: var(--ink-3); }
-  @media (pointer: coarse) { button { min-height: 48px; } } @media (max-width: 720px) { grid-template-columns: minmax(0, 1fr) auto; > :last-child { grid-column: 1 / -1; } }
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto minmax(150px, 0.9fr);
+  gap: 14px;
+  align-items: center;
+  min-height: 44px;
+  padding: 4px 0;
+  border-bottom: 0.8px solid var(--hair);
+  button {
+    min-height: 36px;
+    padding: 4px 14px;
+    font-size: 15px;
+    border-color: var(--rule);
+  }
+  [role='group'] {
+    display: flex;
+    gap: 6px;
+  }
+  [data-chosen] {
+    background: var(--select);
+    border-color: var(--ink);
+  }
+  small {
+    font-size: 14px;
+    color: var(--ink-3);
+  }
+  @media (pointer: coarse) {
+    button {
+      min-height: 48px;
+    }
+  }
+  @media (max-width: 720px) {
+    grid-template-columns: minmax(0, 1fr) auto;
+    > :last-child {
+      grid-column: 1 / -1;
+    }
+  }
 `
-const Field = styled(DateField)` display: flex; gap: 8px; align-items: center; label { font-size: 15px; color: var(--ink-2); } .react-aria-DateInput { display: inline-flex; min-height: 36px; align-items: center; border-bottom: 1.5px solid var(--ink); padding: 2px 4px; font-feature-settings: 'tnum'; } .react-aria-DateSegment { padding: 2px; outline: none; } .react-aria-DateSegment[data-placeholder] { color: var(--pencil); } .react-aria-DateSegment[data-focused] { background: var(--select); outline: 2px solid var(--ink); } `
+const Field = styled(DateField)`
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  label {
+    font-size: 15px;
+    color: var(--ink-2);
+  }
+  .react-aria-DateInput {
+    display: inline-flex;
+    min-height: 36px;
+    align-items: center;
+    border-bottom: 1.5px solid var(--ink);
+    padding: 2px 4px;
+    font-feature-settings: 'tnum';
+  }
+  .react-aria-DateSegment {
+    padding: 2px;
+    outline: none;
+  }
+  .react-aria-DateSegment[data-placeholder] {
+    color: var(--pencil);
+  }
+  .react-aria-DateSegment[data-focused] {
+    background: var(--select);
+    outline: 2px solid var(--ink);
+  }
+`

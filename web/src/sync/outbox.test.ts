@@ -4,14 +4,37 @@ import type { JobRecord } from '@hestian/core'
 import type { Outgoing } from './outbox'
 import { Outbox } from './outbox'
 
-const record = (id: string): JobRecord => ({ id: `record-${id}`, at: '2026-11-25T09:00:00.000Z', by: 'isla', body: { kind: 'looked', field: 'survey.looked.freezing', answer: 'no', basis: 'measured', from: 'Seen' } })
-const entry = (id: string): Outgoing => ({ kind: 'record', id: `record-${id}`, jobId: 'job', record: record(id) })
+const record = (id: string): JobRecord => ({
+  id: `record-${id}`,
+  at: '2026-11-25T09:00:00.000Z',
+  by: 'isla',
+  body: {
+    kind: 'looked',
+    field: 'survey.looked.freezing',
+    answer: 'no',
+    basis: 'measured',
+    from: 'Seen',
+  },
+})
+const entry = (id: string): Outgoing => ({
+  kind: 'record',
+  id: `record-${id}`,
+  jobId: 'job',
+  record: record(id),
+})
 
 type Reply = 'away' | 'stored' | 'refused' | 'broken'
 let sent: string[]
 const boxes: Outbox[] = []
-const open = async () => { const box = new Outbox(); boxes.push(box); await box.open(); return box }
-afterEach(() => { for (const box of boxes.splice(0)) box.close() })
+const open = async () => {
+  const box = new Outbox()
+  boxes.push(box)
+  await box.open()
+  return box
+}
+afterEach(() => {
+  for (const box of boxes.splice(0)) box.close()
+})
 
 let reply: (url: string, body: string) => Reply
 
@@ -25,8 +48,13 @@ beforeEach(() => {
       const answer = reply(url, body)
       if (answer === 'away') throw new TypeError('fetch failed')
       sent.push((JSON.parse(body) as JobRecord).id)
-      const json = answer === 'refused' ? { code: 'not-understood', says: 'That cannot be understood.' } : {}
-      return { ok: answer === 'stored', status: answer === 'stored' ? 201 : answer === 'refused' ? 400 : 502, json: async () => json }
+      const json =
+        answer === 'refused' ? { code: 'not-understood', says: 'That cannot be understood.' } : {}
+      return {
+        ok: answer === 'stored',
+        status: answer === 'stored' ? 201 : answer === 'refused' ? 400 : 502,
+        json: async () => json,
+      }
     },
   })
 })
@@ -50,7 +78,11 @@ test('without a server it waits, survives the page, and goes out in order from t
   const after = await open()
   await after.add(entry('c'))
   expect(await after.flush()).toBe(true)
-  expect(sent.filter((id, i) => sent.indexOf(id) === i)).toEqual(['record-a', 'record-b', 'record-c'])
+  expect(sent.filter((id, i) => sent.indexOf(id) === i)).toEqual([
+    'record-a',
+    'record-b',
+    'record-c',
+  ])
 })
 
 test('what is turned down keeps its sentence, holds nothing else up, and is dropped by a person only', async () => {
@@ -74,7 +106,11 @@ test('a gateway that answers for a server that is not there counts as away, not 
 
 test('an answer that was lost on the way is sent again under the same id', async () => {
   let first = true
-  reply = () => { const lost = first; first = false; return lost ? 'away' : 'stored' }
+  reply = () => {
+    const lost = first
+    first = false
+    return lost ? 'away' : 'stored'
+  }
   const box = await open()
   await box.add(entry('a'))
   await box.flush()
@@ -83,7 +119,13 @@ test('an answer that was lost on the way is sent again under the same id', async
 })
 
 test('without a store in the browser the queue lives as long as the page', async () => {
-  Object.assign(globalThis, { indexedDB: { open: () => { throw new Error('private window') } } })
+  Object.assign(globalThis, {
+    indexedDB: {
+      open: () => {
+        throw new Error('private window')
+      },
+    },
+  })
   const box = await open()
   await box.add(entry('a'))
   await box.flush()

@@ -5,8 +5,23 @@ import { openDB } from 'idb'
 
 /** One thing to send, in the order it was made. Its id makes sending it twice the same as once. */
 export type Outgoing =
-  | { readonly seq?: number; readonly kind: 'record'; readonly id: string; readonly jobId: string; readonly record: JobRecord; readonly refused?: string }
-  | { readonly seq?: number; readonly kind: 'evidence'; readonly id: string; readonly jobId: string; readonly type: string; readonly blob: Blob; readonly refused?: string }
+  | {
+      readonly seq?: number
+      readonly kind: 'record'
+      readonly id: string
+      readonly jobId: string
+      readonly record: JobRecord
+      readonly refused?: string
+    }
+  | {
+      readonly seq?: number
+      readonly kind: 'evidence'
+      readonly id: string
+      readonly jobId: string
+      readonly type: string
+      readonly blob: Blob
+      readonly refused?: string
+    }
 
 const store = 'outgoing'
 const pause_ms = 2000
@@ -68,7 +83,9 @@ export class Outbox {
 
   /** Sends what waits; gives whether nothing is left to send. */
   async flush(): Promise<boolean> {
-    this.sending ??= this.sendAll().finally(() => { this.sending = undefined })
+    this.sending ??= this.sendAll().finally(() => {
+      this.sending = undefined
+    })
     await this.sending
     return this.entries.every((entry) => entry.refused !== undefined)
   }
@@ -87,7 +104,8 @@ export class Outbox {
     }
   }
 
-  private next = (): Outgoing | undefined => this.entries.find((entry) => entry.refused === undefined)
+  private next = (): Outgoing | undefined =>
+    this.entries.find((entry) => entry.refused === undefined)
 
   private async refuse(entry: Outgoing, refused: string): Promise<void> {
     this.set(this.entries.map((one) => (one.id === entry.id ? { ...one, refused } : one)))
@@ -108,13 +126,29 @@ export class Outbox {
 }
 
 // Async, so that a browser that throws at once is caught like one that refuses later.
-const openStore = async (): Promise<IDBPDatabase> => openDB('hestian', 1, { upgrade: (db) => { db.createObjectStore(store, { keyPath: 'seq' }) } })
+const openStore = async (): Promise<IDBPDatabase> =>
+  openDB('hestian', 1, {
+    upgrade: (db) => {
+      db.createObjectStore(store, { keyPath: 'seq' })
+    },
+  })
 
 async function deliver(entry: Outgoing): Promise<'delivered' | 'away' | { readonly says: string }> {
   try {
-    const response = entry.kind === 'record'
-      ? await fetch(`/api/jobs/${entry.jobId}/records`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(entry.record), signal: AbortSignal.timeout(patience_ms) })
-      : await fetch(`/api/evidence/${entry.id}`, { method: 'PUT', headers: { 'content-type': entry.type }, body: entry.blob, signal: AbortSignal.timeout(4 * patience_ms) })
+    const response =
+      entry.kind === 'record'
+        ? await fetch(`/api/jobs/${entry.jobId}/records`, {
+            method: 'POST',
+            headers: { 'content-type': 'application/json' },
+            body: JSON.stringify(entry.record),
+            signal: AbortSignal.timeout(patience_ms),
+          })
+        : await fetch(`/api/evidence/${entry.id}`, {
+            method: 'PUT',
+            headers: { 'content-type': entry.type },
+            body: entry.blob,
+            signal: AbortSignal.timeout(4 * patience_ms),
+          })
     if (response.ok) return 'delivered'
     const refused = Refused.safeParse(await response.json().catch(() => undefined))
     return refused.success && response.status < 500 ? { says: refused.data.says } : 'away'

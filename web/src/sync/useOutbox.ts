@@ -4,11 +4,21 @@ import type { Outgoing } from './outbox'
 import { outbox } from './outbox'
 
 /** What still waits to be sent for a job, and the records among it. */
-export function useOutbox(jobId: string): { readonly waiting: number; readonly refused: readonly Outgoing[]; readonly records: readonly JobRecord[] } {
+export function useOutbox(jobId: string): {
+  readonly waiting: number
+  readonly refused: readonly Outgoing[]
+  readonly records: readonly JobRecord[]
+} {
   const entries = useSyncExternalStore(outbox.subscribe, outbox.snapshot)
   return useMemo(() => {
     const mine = entries.filter((entry) => entry.jobId === jobId)
-    return { waiting: mine.filter((entry) => entry.refused === undefined).length, refused: mine.filter((entry) => entry.refused !== undefined), records: mine.flatMap((entry) => (entry.kind === 'record' && entry.refused === undefined ? [entry.record] : [])) }
+    return {
+      waiting: mine.filter((entry) => entry.refused === undefined).length,
+      refused: mine.filter((entry) => entry.refused !== undefined),
+      records: mine.flatMap((entry) =>
+        entry.kind === 'record' && entry.refused === undefined ? [entry.record] : [],
+      ),
+    }
   }, [entries, jobId])
 }
 

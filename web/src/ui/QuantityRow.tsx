@@ -1,7 +1,19 @@
 import type { Evidence, Known, Measure, SiteBasis } from '@hestian/core'
 import { parseQuantity, rangeOf } from '@hestian/core'
 import { useId, useState } from 'react'
-import { Button as AriaButton, Dialog, DialogTrigger, FieldError, Input, Label, Popover, Radio, RadioGroup, Text, TextField } from 'react-aria-components'
+import {
+  Button as AriaButton,
+  Dialog,
+  DialogTrigger,
+  FieldError,
+  Input,
+  Label,
+  Popover,
+  Radio,
+  RadioGroup,
+  Text,
+  TextField,
+} from 'react-aria-components'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Button } from './Button'
@@ -19,8 +31,13 @@ export interface Entry {
 }
 
 /** An entry as the document holds it. */
-export const knownOf = ({ si, basis, from, between }: Entry, recordId?: string): Known =>
-  ({ value: si, basis, from, ...(recordId ? { recordId } : {}), ...(basis === 'assumed' && between ? { between: [between[0], between[1]] } : {}) })
+export const knownOf = ({ si, basis, from, between }: Entry, recordId?: string): Known => ({
+  value: si,
+  basis,
+  from,
+  ...(recordId ? { recordId } : {}),
+  ...(basis === 'assumed' && between ? { between: [between[0], between[1]] } : {}),
+})
 
 export interface QuantityProps {
   readonly label: string
@@ -45,17 +62,33 @@ export function QuantityRow(props: QuantityProps) {
   const { show } = useJob()
   const pencil = value === null || value.basis === 'assumed'
   const span = value?.basis === 'assumed' ? rangeOf(value, measure) : undefined
-  const from = value === null ? (empty ?? 'not looked at yet') : [span ? `assumed ${show.figure(span[0], measure)} to ${show.figure(span[1], measure)}` : basisWords[value.basis], value.from].filter(Boolean).join(', ')
+  const from =
+    value === null
+      ? (empty ?? 'not looked at yet')
+      : [
+          span
+            ? `assumed ${show.figure(span[0], measure)} to ${show.figure(span[1], measure)}`
+            : basisWords[value.basis],
+          value.from,
+        ]
+          .filter(Boolean)
+          .join(', ')
   return (
     <li>
       <DialogTrigger>
         <Row data-place={place} id={rowId(place)}>
           <span>{label}</span>
-          <Value data-pencil={pencil || undefined} className="tnum">{value === null ? '?' : show.figure(value.value, measure)}</Value>
+          <Value data-pencil={pencil || undefined} className="tnum">
+            {value === null ? '?' : show.figure(value.value, measure)}
+          </Value>
           <i>{show.unit(measure)}</i>
           <small title={`${from}. ${why ?? ''}`}>{from}</small>
         </Row>
-        <Pop placement="bottom end" offset={2}><Dialog aria-label={label}>{({ close }) => <QuantityEditor {...props} close={close} />}</Dialog></Pop>
+        <Pop placement="bottom end" offset={2}>
+          <Dialog aria-label={label}>
+            {({ close }) => <QuantityEditor {...props} close={close} />}
+          </Dialog>
+        </Pop>
       </DialogTrigger>
       <NotesHere place={place} />
     </li>
@@ -63,7 +96,11 @@ export function QuantityRow(props: QuantityProps) {
 }
 
 export const rowId = (place: string) => `row-${place}`
-export const basisWords: Readonly<Record<SiteBasis, string>> = { measured: 'measured', read: 'read', assumed: 'assumed' }
+export const basisWords: Readonly<Record<SiteBasis, string>> = {
+  measured: 'measured',
+  read: 'read',
+  assumed: 'assumed',
+}
 
 /** A value in a table cell, edited the same way. */
 export function QuantityCell(props: QuantityProps) {
@@ -72,112 +109,448 @@ export function QuantityCell(props: QuantityProps) {
   const pencil = value === null || value.basis === 'assumed'
   return (
     <DialogTrigger>
-      <CellButton aria-label={`${label}: ${value === null ? `? ${show.unit(measure)}, not known` : `${show.figure(value.value, measure)} ${show.unit(measure)}`}${pencil && value ? ', assumed' : ''}`} id={rowId(place)}>
-        <Value data-pencil={pencil || undefined} className="tnum">{value === null ? '?' : show.figure(value.value, measure)}</Value> <i>{show.unit(measure)}</i>
+      <CellButton
+        aria-label={`${label}: ${value === null ? `? ${show.unit(measure)}, not known` : `${show.figure(value.value, measure)} ${show.unit(measure)}`}${pencil && value ? ', assumed' : ''}`}
+        id={rowId(place)}
+      >
+        <Value data-pencil={pencil || undefined} className="tnum">
+          {value === null ? '?' : show.figure(value.value, measure)}
+        </Value>{' '}
+        <i>{show.unit(measure)}</i>
       </CellButton>
-      <Pop placement="bottom end" offset={2}><Dialog aria-label={label}>{({ close }) => <QuantityEditor {...props} close={close} />}</Dialog></Pop>
+      <Pop placement="bottom end" offset={2}>
+        <Dialog aria-label={label}>
+          {({ close }) => <QuantityEditor {...props} close={close} />}
+        </Dialog>
+      </Pop>
     </DialogTrigger>
   )
 }
 
 /** What was typed and not used yet survives a reload of the page. */
-function useTyped(key: string, initial: string): readonly [string, (text: string) => void, () => void] {
+function useTyped(
+  key: string,
+  initial: string,
+): readonly [string, (text: string) => void, () => void] {
   const stored = `typed:${location.pathname}:${key}`
-  const [text, setText] = useState(() => { try { return sessionStorage.getItem(stored) ?? initial } catch { return initial } })
-  const write = (next: string) => { setText(next); try { if (next === initial) sessionStorage.removeItem(stored); else sessionStorage.setItem(stored, next.slice(0, 4000)) } catch { /* kept in memory only */ } }
-  return [text, write, () => { try { sessionStorage.removeItem(stored) } catch { /* nothing was stored */ } }]
+  const [text, setText] = useState(() => {
+    try {
+      return sessionStorage.getItem(stored) ?? initial
+    } catch {
+      return initial
+    }
+  })
+  const write = (next: string) => {
+    setText(next)
+    try {
+      if (next === initial) sessionStorage.removeItem(stored)
+      else sessionStorage.setItem(stored, next.slice(0, 4000))
+    } catch {
+      /* kept in memory only */
+    }
+  }
+  return [
+    text,
+    write,
+    () => {
+      try {
+        sessionStorage.removeItem(stored)
+      } catch {
+        /* nothing was stored */
+      }
+    },
+  ]
 }
 
 /** The editor by itself, for a page that asks one thing at a time. */
-export function QuantityEditor({ label, place, measure, value, onUse, onClear, onRecordOnly, why, how, photos: withPhotos, close }: QuantityProps & { readonly close: () => void }) {
+export function QuantityEditor({
+  label,
+  place,
+  measure,
+  value,
+  onUse,
+  onClear,
+  onRecordOnly,
+  why,
+  how,
+  photos: withPhotos,
+  close,
+}: QuantityProps & { readonly close: () => void }) {
   const { solution, show } = useJob()
   const shown = solution.practice.units[measure]
-  const [typed, setTyped, forget] = useTyped(place, value === null ? '' : show(value.value, measure))
+  const [typed, setTyped, forget] = useTyped(
+    place,
+    value === null ? '' : show(value.value, measure),
+  )
   const [basis, setBasis] = useState<SiteBasis>(value?.basis ?? 'measured')
   const [from, setFrom] = useState(value?.from ?? how ?? '')
   const [confirmed, setConfirmed] = useState<string>()
   const [tried, setTried] = useState(false)
   const [picked, setPicked] = useState<{ readonly text: string; readonly si: number }>()
   const hint = useId()
-  const [range, setRange] = useState<readonly [string, string]>(value?.between ? [show(value.between[0], measure), show(value.between[1], measure)] : ['', ''])
+  const [range, setRange] = useState<readonly [string, string]>(
+    value?.between ? [show(value.between[0], measure), show(value.between[1], measure)] : ['', ''],
+  )
   const [photos, setPhotos] = useState<readonly Evidence[]>([])
-  const ends = range.map((text) => (text.trim() === '' ? undefined : parseQuantity(text, measure, shown)))
+  const ends = range.map((text) =>
+    text.trim() === '' ? undefined : parseQuantity(text, measure, shown),
+  )
   const bounds = ends.map((end) => (end?.outcome === 'understood' ? end.si : undefined))
-  const rangeSays = basis !== 'assumed' || ends.every((end) => end === undefined) ? undefined : ends.some((end) => end?.outcome !== 'understood') ? 'Give both ends, each with its unit, or leave both out.' : (bounds[0] ?? 0) > (bounds[1] ?? 0) ? 'The lower end comes first.' : undefined
+  const rangeSays =
+    basis !== 'assumed' || ends.every((end) => end === undefined)
+      ? undefined
+      : ends.some((end) => end?.outcome !== 'understood')
+        ? 'Give both ends, each with its unit, or leave both out.'
+        : (bounds[0] ?? 0) > (bounds[1] ?? 0)
+          ? 'The lower end comes first.'
+          : undefined
   const parsed = parseQuantity(picked?.text ?? typed, measure, shown)
   const si = parsed.outcome === 'understood' ? parsed.si : undefined
-  const asks = parsed.outcome === 'understood' && parsed.question !== undefined && confirmed !== typed ? parsed.question : undefined
-  const error = parsed.outcome === 'refused' && (tried || typed.length > 0) ? parsed.says : parsed.outcome === 'ambiguous' ? parsed.says : undefined
+  const asks =
+    parsed.outcome === 'understood' && parsed.question !== undefined && confirmed !== typed
+      ? parsed.question
+      : undefined
+  const error =
+    parsed.outcome === 'refused' && (tried || typed.length > 0)
+      ? parsed.says
+      : parsed.outcome === 'ambiguous'
+        ? parsed.says
+        : undefined
   const finish = (then: (entry: Entry) => void) => {
     setTried(true)
     if (si === undefined || asks || rangeSays) return
-    then({ si, typed: typed.slice(0, 80), basis, from: from.slice(0, 200), photos, ...(bounds[0] !== undefined && bounds[1] !== undefined ? { between: [bounds[0], bounds[1]] } : {}) })
+    then({
+      si,
+      typed: typed.slice(0, 80),
+      basis,
+      from: from.slice(0, 200),
+      photos,
+      ...(bounds[0] !== undefined && bounds[1] !== undefined
+        ? { between: [bounds[0], bounds[1]] }
+        : {}),
+    })
     forget()
     close()
   }
   return (
-    <Editor onSubmit={(event) => { event.preventDefault(); finish(onUse) }}>
-      <TextField value={typed} onChange={(text) => { setTyped(text); setPicked(undefined) }} isInvalid={error !== undefined} autoFocus validationBehavior="aria">
+    <Editor
+      onSubmit={(event) => {
+        event.preventDefault()
+        finish(onUse)
+      }}
+    >
+      <TextField
+        value={typed}
+        onChange={(text) => {
+          setTyped(text)
+          setPicked(undefined)
+        }}
+        isInvalid={error !== undefined}
+        autoFocus
+        validationBehavior="aria"
+      >
         <Label>{label}</Label>
-        <Input placeholder={show.unit(measure)} inputMode="text" autoComplete="off" onFocus={(event) => event.currentTarget.select()} />
-        {error === undefined && <Text slot="description">{parsed.outcome === 'understood' ? `Understood: ${parsed.echo}` : 'Any unit, comma or point: 12 psi, 0,83 bar, 7 in wc, 24 ft, 120 F.'}</Text>}
+        <Input
+          placeholder={show.unit(measure)}
+          inputMode="text"
+          autoComplete="off"
+          onFocus={(event) => event.currentTarget.select()}
+        />
+        {error === undefined && (
+          <Text slot="description">
+            {parsed.outcome === 'understood'
+              ? `Understood: ${parsed.echo}`
+              : 'Any unit, comma or point: 12 psi, 0,83 bar, 7 in wc, 24 ft, 120 F.'}
+          </Text>
+        )}
         <FieldError>{error}</FieldError>
       </TextField>
-      {parsed.outcome === 'ambiguous' && <Choices>{parsed.readings.map((reading) => <Button key={reading.text} onPress={() => { setTyped(reading.text.replace(',', '')); setPicked(undefined) }}>{reading.text}</Button>)}</Choices>}
-      {asks && <Question role="alert"><span>{asks}</span><Button onPress={() => setConfirmed(typed)}>Yes, keep it</Button></Question>}
-      <RadioGroup value={basis} onChange={(next) => setBasis(next as SiteBasis)} orientation="horizontal">
+      {parsed.outcome === 'ambiguous' && (
+        <Choices>
+          {parsed.readings.map((reading) => (
+            <Button
+              key={reading.text}
+              onPress={() => {
+                setTyped(reading.text.replace(',', ''))
+                setPicked(undefined)
+              }}
+            >
+              {reading.text}
+            </Button>
+          ))}
+        </Choices>
+      )}
+      {asks && (
+        <Question role="alert">
+          <span>{asks}</span>
+          <Button onPress={() => setConfirmed(typed)}>Yes, keep it</Button>
+        </Question>
+      )}
+      <RadioGroup
+        value={basis}
+        onChange={(next) => setBasis(next as SiteBasis)}
+        orientation="horizontal"
+      >
         <Label>How is it known?</Label>
-        <div><Radio value="measured">Measured</Radio><Radio value="read">Read</Radio><Radio value="assumed">Assumed</Radio></div>
+        <div>
+          <Radio value="measured">Measured</Radio>
+          <Radio value="read">Read</Radio>
+          <Radio value="assumed">Assumed</Radio>
+        </div>
       </RadioGroup>
-      <TextField value={from} onChange={setFrom} maxLength={200}><Label>{basis === 'measured' ? 'With what' : basis === 'read' ? 'From where' : 'Why this value'}</Label><Input aria-describedby={hint} /></TextField>
+      <TextField value={from} onChange={setFrom} maxLength={200}>
+        <Label>
+          {basis === 'measured' ? 'With what' : basis === 'read' ? 'From where' : 'Why this value'}
+        </Label>
+        <Input aria-describedby={hint} />
+      </TextField>
       {basis === 'assumed' && (
         <Between>
           <span>Between</span>
-          <input aria-label="Lowest it may be" value={range[0]} placeholder={si === undefined ? '' : show(rangeOf({ value: si, basis, from: '' }, measure)[0], measure)} onChange={(event) => setRange([event.target.value, range[1]])} />
+          <input
+            aria-label="Lowest it may be"
+            value={range[0]}
+            placeholder={
+              si === undefined
+                ? ''
+                : show(rangeOf({ value: si, basis, from: '' }, measure)[0], measure)
+            }
+            onChange={(event) => setRange([event.target.value, range[1]])}
+          />
           <span>and</span>
-          <input aria-label="Highest it may be" value={range[1]} placeholder={si === undefined ? '' : show(rangeOf({ value: si, basis, from: '' }, measure)[1], measure)} onChange={(event) => setRange([range[0], event.target.value])} />
+          <input
+            aria-label="Highest it may be"
+            value={range[1]}
+            placeholder={
+              si === undefined
+                ? ''
+                : show(rangeOf({ value: si, basis, from: '' }, measure)[1], measure)
+            }
+            onChange={(event) => setRange([range[0], event.target.value])}
+          />
           {rangeSays && <small role="alert">{rangeSays}</small>}
         </Between>
       )}
-      {withPhotos && basis !== 'assumed' && <Photos label="Photograph of the reading" photos={photos} onChange={setPhotos} most={4} />}
+      {withPhotos && basis !== 'assumed' && (
+        <Photos label="Photograph of the reading" photos={photos} onChange={setPhotos} most={4} />
+      )}
       {why && <p id={hint}>{why}</p>}
       <Actions>
-        <Button type="submit" look="go">Use it</Button>
-        {onRecordOnly && basis !== 'assumed' && <Button onPress={() => finish(onRecordOnly)}>Record only</Button>}
-        {onClear && value !== null && <Button look="text" onPress={() => { onClear(); forget(); close() }}>Take it out</Button>}
+        <Button type="submit" look="go">
+          Use it
+        </Button>
+        {onRecordOnly && basis !== 'assumed' && (
+          <Button onPress={() => finish(onRecordOnly)}>Record only</Button>
+        )}
+        {onClear && value !== null && (
+          <Button
+            look="text"
+            onPress={() => {
+              onClear()
+              forget()
+              close()
+            }}
+          >
+            Take it out
+          </Button>
+        )}
       </Actions>
     </Editor>
   )
 }
 
 const Row = styled(AriaButton)`
-  display: grid; grid-template-columns: minmax(0, 1fr) 64px 50px minmax(96px, 0.62fr); align-items: center; gap: 8px; width: 100%; min-height: 35px; padding: 3px 0; background: none; border: 0; border-bottom: 0.8px solid var(--hair); text-align: left; cursor: pointer;
-  > i { font-style: normal; font-size: 15px; white-space: nowrap; color: var(--ink-2); } > small { font-size: 14px; line-height: 17px; color: var(--ink-3); white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
-  &[data-hovered] { background: var(--select); }
-  @media (pointer: coarse) { min-height: 48px; }
-  @media (max-width: 720px) { grid-template-columns: minmax(0, 1fr) auto 56px; min-height: 48px; > small { grid-column: 1 / -1; margin-top: -6px; } }
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 64px 50px minmax(96px, 0.62fr);
+  align-items: center;
+  gap: 8px;
+  width: 100%;
+  min-height: 35px;
+  padding: 3px 0;
+  background: none;
+  border: 0;
+  border-bottom: 0.8px solid var(--hair);
+  text-align: left;
+  cursor: pointer;
+  > i {
+    font-style: normal;
+    font-size: 15px;
+    white-space: nowrap;
+    color: var(--ink-2);
+  }
+  > small {
+    font-size: 14px;
+    line-height: 17px;
+    color: var(--ink-3);
+    white-space: nowrap;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  &[data-hovered] {
+    background: var(--select);
+  }
+  @media (pointer: coarse) {
+    min-height: 48px;
+  }
+  @media (max-width: 720px) {
+    grid-template-columns: minmax(0, 1fr) auto 56px;
+    min-height: 48px;
+    > small {
+      grid-column: 1 / -1;
+      margin-top: -6px;
+    }
+  }
 `
 const Value = styled.b`
-  color: var(--ink); justify-self: end; font: 650 19px/22px var(--text); border-bottom: 2px solid var(--ink); padding: 0 1px; min-width: 24px; text-align: right;
-  &[data-pencil] { color: var(--pencil); border-bottom: 2px dashed var(--pencil); font-weight: 450; }
+  color: var(--ink);
+  justify-self: end;
+  font: 650 19px/22px var(--text);
+  border-bottom: 2px solid var(--ink);
+  padding: 0 1px;
+  min-width: 24px;
+  text-align: right;
+  &[data-pencil] {
+    color: var(--pencil);
+    border-bottom: 2px dashed var(--pencil);
+    font-weight: 450;
+  }
 `
-const CellButton = styled(AriaButton)` background: none; border: 0; padding: 4px 2px; cursor: pointer; white-space: nowrap; min-height: 30px; text-align: right; b { font-size: 16px; line-height: 19px; } i { font-style: normal; font-size: 14px; color: var(--ink-2); } &[data-hovered] { background: var(--select); } @media (pointer: coarse) { min-height: 48px; } `
-const Pop = styled(Popover)` background: var(--sheet); border: 1.5px solid var(--ink); width: min(420px, calc(100vw - 16px)); padding: 16px; max-height: 90vh; overflow: auto; `
+const CellButton = styled(AriaButton)`
+  background: none;
+  border: 0;
+  padding: 4px 2px;
+  cursor: pointer;
+  white-space: nowrap;
+  min-height: 30px;
+  text-align: right;
+  b {
+    font-size: 16px;
+    line-height: 19px;
+  }
+  i {
+    font-style: normal;
+    font-size: 14px;
+    color: var(--ink-2);
+  }
+  &[data-hovered] {
+    background: var(--select);
+  }
+  @media (pointer: coarse) {
+    min-height: 48px;
+  }
+`
+const Pop = styled(Popover)`
+  background: var(--sheet);
+  border: 1.5px solid var(--ink);
+  width: min(420px, calc(100vw - 16px));
+  padding: 16px;
+  max-height: 90vh;
+  overflow: auto;
+`
 const Editor = styled.form`
-  display: grid; gap: 12px;
-  label { display: block; font: 650 15px/20px var(--head); margin-bottom: 4px; } input:focus-visible { outline-offset: -1px; }
-  input:not([type='radio']) { width: 100%; min-height: 48px; font: 650 24px/28px var(--text); background: var(--paper); border: 0; border-bottom: 2px solid var(--ink); padding: 4px 8px; }
-  [role='radiogroup'] > div { display: flex; gap: 4px; } [role='radiogroup'] + * input { font-size: 16px; font-weight: 400; min-height: 40px; }
-  [role='radiogroup'] label { border: 1.5px solid var(--rule); padding: 10px 12px; flex: 1; text-align: center; cursor: pointer; font-weight: 450; }
-  [role='radiogroup'] label[data-selected] { border-color: var(--ink); background: var(--select); font-weight: 650; }
-  [slot='description'] { display: block; color: var(--ink-2); font-size: 15px; margin-top: 4px; min-height: 20px; }
-  [slot='errorMessage'], .react-aria-FieldError { display: block; color: var(--stop); font-size: 15px; line-height: 19px; margin-top: 4px; overflow-wrap: anywhere; }
-  p { font-size: 14px; line-height: 18px; color: var(--ink-3); }
+  display: grid;
+  gap: 12px;
+  label {
+    display: block;
+    font: 650 15px/20px var(--head);
+    margin-bottom: 4px;
+  }
+  input:focus-visible {
+    outline-offset: -1px;
+  }
+  input:not([type='radio']) {
+    width: 100%;
+    min-height: 48px;
+    font: 650 24px/28px var(--text);
+    background: var(--paper);
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    padding: 4px 8px;
+  }
+  [role='radiogroup'] > div {
+    display: flex;
+    gap: 4px;
+  }
+  [role='radiogroup'] + * input {
+    font-size: 16px;
+    font-weight: 400;
+    min-height: 40px;
+  }
+  [role='radiogroup'] label {
+    border: 1.5px solid var(--rule);
+    padding: 10px 12px;
+    flex: 1;
+    text-align: center;
+    cursor: pointer;
+    font-weight: 450;
+  }
+  [role='radiogroup'] label[data-selected] {
+    border-color: var(--ink);
+    background: var(--select);
+    font-weight: 650;
+  }
+  [slot='description'] {
+    display: block;
+    color: var(--ink-2);
+    font-size: 15px;
+    margin-top: 4px;
+    min-height: 20px;
+  }
+  [slot='errorMessage'],
+  .react-aria-FieldError {
+    display: block;
+    color: var(--stop);
+    font-size: 15px;
+    line-height: 19px;
+    margin-top: 4px;
+    overflow-wrap: anywhere;
+  }
+  p {
+    font-size: 14px;
+    line-height: 18px;
+    color: var(--ink-3);
+  }
 `
-const Between = styled.div` display: grid; grid-template-columns: auto 1fr auto 1fr; gap: 8px; align-items: center; font-size: 15px; color: var(--ink-2); && input { font-size: 16px; font-weight: 400; min-height: 40px; border-bottom: 2px dashed var(--pencil); min-width: 0; } small { grid-column: 1 / -1; color: var(--stop); font-size: 15px; } `
-const Choices = styled.div` display: flex; gap: 8px; `
-const Question = styled.div` display: grid; gap: 8px; background: var(--look-wash); padding: 10px; font-size: 15px; line-height: 19px; `
-const Actions = styled.div` display: flex; gap: 12px; align-items: center; flex-wrap: wrap; `
+const Between = styled.div`
+  display: grid;
+  grid-template-columns: auto 1fr auto 1fr;
+  gap: 8px;
+  align-items: center;
+  font-size: 15px;
+  color: var(--ink-2);
+  && input {
+    font-size: 16px;
+    font-weight: 400;
+    min-height: 40px;
+    border-bottom: 2px dashed var(--pencil);
+    min-width: 0;
+  }
+  small {
+    grid-column: 1 / -1;
+    color: var(--stop);
+    font-size: 15px;
+  }
+`
+const Choices = styled.div`
+  display: flex;
+  gap: 8px;
+`
+const Question = styled.div`
+  display: grid;
+  gap: 8px;
+  background: var(--look-wash);
+  padding: 10px;
+  font-size: 15px;
+  line-height: 19px;
+`
+const Actions = styled.div`
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  flex-wrap: wrap;
+`
 
-export const Ledger = styled.ul` display: grid; `
+export const Ledger = styled.ul`
+  display: grid;
+`
 export { Pop as EditorPopover }

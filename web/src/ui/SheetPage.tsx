@@ -26,10 +26,13 @@ export function SheetPage({ sheet, children, margin, findings }: SheetPageProps)
   return (
     <Findings.Provider value={mine}>
       <WorkedProvider>
-      <Columns>
-        <Page>{children}<Unplaced findings={mine} /></Page>
-        <Margin findings={mine}>{margin}</Margin>
-      </Columns>
+        <Columns>
+          <Page>
+            {children}
+            <Unplaced findings={mine} />
+          </Page>
+          <Margin findings={mine}>{margin}</Margin>
+        </Columns>
       </WorkedProvider>
     </Findings.Provider>
   )
@@ -38,9 +41,19 @@ export function SheetPage({ sheet, children, margin, findings }: SheetPageProps)
 const gutter = 26
 const gap = 22
 
-interface Placement { readonly finding: Finding; readonly top: number; readonly row?: number }
+interface Placement {
+  readonly finding: Finding
+  readonly top: number
+  readonly row?: number
+}
 
-function Margin({ findings, children }: { readonly findings: readonly Finding[]; readonly children?: ReactNode }) {
+function Margin({
+  findings,
+  children,
+}: {
+  readonly findings: readonly Finding[]
+  readonly children?: ReactNode
+}) {
   const ref = useRef<HTMLElement>(null)
   const [placed, setPlaced] = useState<readonly Placement[]>([])
   const [least, setLeast] = useState(0)
@@ -50,22 +63,37 @@ function Margin({ findings, children }: { readonly findings: readonly Finding[];
     if (!column || !(page instanceof HTMLElement)) return
     const measure = () => {
       const origin = column.getBoundingClientRect().top
-      const start = (column.querySelector<HTMLElement>('[data-margin-head]')?.offsetHeight ?? 0) + 16
+      const start =
+        (column.querySelector<HTMLElement>('[data-margin-head]')?.offsetHeight ?? 0) + 16
       const wanted = findings.map((finding) => {
         const row = page.querySelector<HTMLElement>(`[data-place="${CSS.escape(finding.place)}"]`)
         const box = row?.getBoundingClientRect()
-        return { finding, ...(box && box.height > 0 ? { row: box.top + box.height / 2 - origin } : {}) }
+        return {
+          finding,
+          ...(box && box.height > 0 ? { row: box.top + box.height / 2 - origin } : {}),
+        }
       })
       wanted.sort((a, b) => (a.row ?? Infinity) - (b.row ?? Infinity))
       let bottom = start
       const next = wanted.map(({ finding, row }) => {
-        const height = column.querySelector<HTMLElement>(`[data-note="${CSS.escape(keyOf(finding))}"]`)?.offsetHeight ?? 120
-        const top = Math.max(bottom, row === undefined ? bottom : Math.min(row - 14, Math.max(bottom, row - 14)))
+        const height =
+          column.querySelector<HTMLElement>(`[data-note="${CSS.escape(keyOf(finding))}"]`)
+            ?.offsetHeight ?? 120
+        const top = Math.max(
+          bottom,
+          row === undefined ? bottom : Math.min(row - 14, Math.max(bottom, row - 14)),
+        )
         bottom = top + height + gap
         return { finding, top, ...(row === undefined ? {} : { row }) }
       })
       setLeast(bottom)
-      setPlaced((before) => (JSON.stringify(before.map(({ top, row }) => [Math.round(top), Math.round(row ?? -1)])) === JSON.stringify(next.map(({ top, row }) => [Math.round(top), Math.round(row ?? -1)])) && before.every((one, i) => one.finding === next[i]?.finding) ? before : next))
+      setPlaced((before) =>
+        JSON.stringify(before.map(({ top, row }) => [Math.round(top), Math.round(row ?? -1)])) ===
+          JSON.stringify(next.map(({ top, row }) => [Math.round(top), Math.round(row ?? -1)])) &&
+        before.every((one, i) => one.finding === next[i]?.finding)
+          ? before
+          : next,
+      )
     }
     measure()
     const observer = new ResizeObserver(measure)
@@ -73,14 +101,36 @@ function Margin({ findings, children }: { readonly findings: readonly Finding[];
     observer.observe(column)
     return () => observer.disconnect()
   }, [findings])
-  const shown = placed.length === findings.length && placed.every((one) => findings.includes(one.finding)) ? placed : findings.map((finding): Placement => ({ finding, top: 0 }))
+  const shown =
+    placed.length === findings.length && placed.every((one) => findings.includes(one.finding))
+      ? placed
+      : findings.map((finding): Placement => ({ finding, top: 0 }))
   return (
     <Column ref={ref} aria-label="Margin notes" style={{ minHeight: least }}>
       {children && <div data-margin-head>{children}</div>}
       <Leaders aria-hidden width="40" height="100%">
-        {shown.map((one, i) => one.row === undefined || one.top === 0 ? null : <Leader key={keyOf(one.finding)} from={one.row} to={one.top + 10} turn={gutter - 8 - (i % 4) * 4} severity={one.finding.severity} />)}
+        {shown.map((one, i) =>
+          one.row === undefined || one.top === 0 ? null : (
+            <Leader
+              key={keyOf(one.finding)}
+              from={one.row}
+              to={one.top + 10}
+              turn={gutter - 8 - (i % 4) * 4}
+              severity={one.finding.severity}
+            />
+          ),
+        )}
       </Leaders>
-      {shown.map(({ finding, top }) => <NoteFrame key={keyOf(finding)} data-note={keyOf(finding)} style={{ top }} id={`note-${keyOf(finding)}`}><Note finding={finding} /></NoteFrame>)}
+      {shown.map(({ finding, top }) => (
+        <NoteFrame
+          key={keyOf(finding)}
+          data-note={keyOf(finding)}
+          style={{ top }}
+          id={`note-${keyOf(finding)}`}
+        >
+          <Note finding={finding} />
+        </NoteFrame>
+      ))}
     </Column>
   )
 }
@@ -88,8 +138,23 @@ function Margin({ findings, children }: { readonly findings: readonly Finding[];
 const keyOf = (finding: Finding) => `${finding.id}@${finding.place}`
 const inkOf = { stop: 'var(--stop)', fix: 'var(--look)', note: 'var(--ink-2)' } as const
 
-function Leader({ from, to, turn, severity }: { readonly from: number; readonly to: number; readonly turn: number; readonly severity: Finding['severity'] }) {
-  return <g stroke={inkOf[severity]} fill="none" strokeWidth="1.5"><circle cx="4" cy={from} r="3.5" fill={inkOf[severity]} stroke="none" /><path d={Math.abs(from - to) < 2 ? `M4 ${from}H36` : `M4 ${from}H${turn}V${to}H36`} /></g>
+function Leader({
+  from,
+  to,
+  turn,
+  severity,
+}: {
+  readonly from: number
+  readonly to: number
+  readonly turn: number
+  readonly severity: Finding['severity']
+}) {
+  return (
+    <g stroke={inkOf[severity]} fill="none" strokeWidth="1.5">
+      <circle cx="4" cy={from} r="3.5" fill={inkOf[severity]} stroke="none" />
+      <path d={Math.abs(from - to) < 2 ? `M4 ${from}H36` : `M4 ${from}H${turn}V${to}H36`} />
+    </g>
+  )
 }
 
 /** One note: kind and head, why, source, and at most one thing to press. */
@@ -99,10 +164,22 @@ export function Note({ finding }: { readonly finding: Finding }) {
   const { remedy } = finding
   return (
     <Body data-severity={finding.severity}>
-      <h3><Mark kind={finding.severity} size={20} /><span><em>{severityWords[finding.severity]}.</em> {head}</span></h3>
+      <h3>
+        <Mark kind={finding.severity} size={20} />
+        <span>
+          <em>{severityWords[finding.severity]}.</em> {head}
+        </span>
+      </h3>
       <p>{why}</p>
       <small>Source: {finding.source.says}.</small>
-      {remedy && remedy.edits.length > 0 && !frozen && <p><b>Fix:</b> <Button look="text" onPress={() => edit(remedy.edits)}>{remedy.label}</Button></p>}
+      {remedy && remedy.edits.length > 0 && !frozen && (
+        <p>
+          <b>Fix:</b>{' '}
+          <Button look="text" onPress={() => edit(remedy.edits)}>
+            {remedy.label}
+          </Button>
+        </p>
+      )}
     </Body>
   )
 }
@@ -117,7 +194,13 @@ export function usePlacesNoted(): ReadonlySet<string> {
 export function NotesHere({ place }: { readonly place: string }) {
   const findings = useContext(Findings).filter((finding) => finding.place === place)
   if (findings.length === 0) return null
-  return <Folded>{findings.map((finding) => <Note key={keyOf(finding)} finding={finding} />)}</Folded>
+  return (
+    <Folded>
+      {findings.map((finding) => (
+        <Note key={keyOf(finding)} finding={finding} />
+      ))}
+    </Folded>
+  )
 }
 
 /** On a narrow page, what speaks of a place that no row of this page shows. */
@@ -126,27 +209,114 @@ function Unplaced({ findings }: { readonly findings: readonly Finding[] }) {
   const [loose, setLoose] = useState<readonly Finding[]>([])
   useLayoutEffect(() => {
     const page = ref.current?.parentElement
-    setLoose(findings.filter((finding) => !page?.querySelector(`[data-place="${CSS.escape(finding.place)}"]`)))
+    setLoose(
+      findings.filter(
+        (finding) => !page?.querySelector(`[data-place="${CSS.escape(finding.place)}"]`),
+      ),
+    )
   }, [findings])
-  return <div ref={ref}>{loose.length > 0 && <Folded>{loose.map((finding) => <Note key={keyOf(finding)} finding={finding} />)}</Folded>}</div>
+  return (
+    <div ref={ref}>
+      {loose.length > 0 && (
+        <Folded>
+          {loose.map((finding) => (
+            <Note key={keyOf(finding)} finding={finding} />
+          ))}
+        </Folded>
+      )}
+    </div>
+  )
 }
 
 const Columns = styled.div`
-  display: grid; grid-template-columns: minmax(0, 1fr) 288px; min-height: 100%;
-  @media (max-width: 1100px) { grid-template-columns: minmax(0, 1fr); }
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 288px;
+  min-height: 100%;
+  @media (max-width: 1100px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
 `
-const Page = styled.div` padding: 14px 14px 24px 24px; min-width: 0; @media (max-width: 720px) { padding: 12px 14px 24px 12px; } `
+const Page = styled.div`
+  padding: 14px 14px 24px 24px;
+  min-width: 0;
+  @media (max-width: 720px) {
+    padding: 12px 14px 24px 12px;
+  }
+`
 const Column = styled.aside`
-  position: relative; border-left: 4px double var(--rule); border-left-width: 5px; padding: 14px 18px 20px 20px;
-  @media (max-width: 1100px) { border-left: 0; padding: 0 24px; min-height: 0 !important; > section { display: none; } }
+  position: relative;
+  border-left: 4px double var(--rule);
+  border-left-width: 5px;
+  padding: 14px 18px 20px 20px;
+  @media (max-width: 1100px) {
+    border-left: 0;
+    padding: 0 24px;
+    min-height: 0 !important;
+    > section {
+      display: none;
+    }
+  }
 `
-const Leaders = styled.svg` position: absolute; left: -22px; top: 0; pointer-events: none; overflow: visible; @media (max-width: 1100px) { display: none; } `
-const NoteFrame = styled.section` position: absolute; left: 20px; right: 14px; `
+const Leaders = styled.svg`
+  position: absolute;
+  left: -22px;
+  top: 0;
+  pointer-events: none;
+  overflow: visible;
+  @media (max-width: 1100px) {
+    display: none;
+  }
+`
+const NoteFrame = styled.section`
+  position: absolute;
+  left: 20px;
+  right: 14px;
+`
 const Body = styled.div`
-  font-size: 15px; line-height: 20px; display: grid; gap: 4px;
-  h3 { font: 650 17px/20px var(--head); display: flex; gap: 8px; svg { flex: none; } }
-  em { font-style: normal; } p { color: var(--ink-2); } b { color: var(--ink); } small { font-size: 14px; line-height: 18px; color: var(--ink-3); }
-  &[data-severity='stop'] em { color: var(--stop); } &[data-severity='fix'] em { color: var(--look); } &[data-severity='note'] em { color: var(--ink-2); }
-  button { font-size: 15px; }
+  font-size: 15px;
+  line-height: 20px;
+  display: grid;
+  gap: 4px;
+  h3 {
+    font: 650 17px/20px var(--head);
+    display: flex;
+    gap: 8px;
+    svg {
+      flex: none;
+    }
+  }
+  em {
+    font-style: normal;
+  }
+  p {
+    color: var(--ink-2);
+  }
+  b {
+    color: var(--ink);
+  }
+  small {
+    font-size: 14px;
+    line-height: 18px;
+    color: var(--ink-3);
+  }
+  &[data-severity='stop'] em {
+    color: var(--stop);
+  }
+  &[data-severity='fix'] em {
+    color: var(--look);
+  }
+  &[data-severity='note'] em {
+    color: var(--ink-2);
+  }
+  button {
+    font-size: 15px;
+  }
 `
-const Folded = styled.div` display: none; @media (max-width: 1100px) { display: grid; gap: 14px; padding: 10px 0 14px; } `
+const Folded = styled.div`
+  display: none;
+  @media (max-width: 1100px) {
+    display: grid;
+    gap: 14px;
+    padding: 10px 0 14px;
+  }
+`

@@ -13,15 +13,51 @@ interface VerdictChipProps {
 }
 
 export function VerdictChip({ verdict, word, provisional, href }: VerdictChipProps) {
-  const inner = <><Mark kind={verdict} size={18} />{word}</>
-  return href ? <Chip as="a" href={href} data-verdict={verdict} data-provisional={provisional || undefined}>{inner}</Chip> : <Chip data-verdict={verdict} data-provisional={provisional || undefined}>{inner}</Chip>
+  const inner = (
+    <>
+      <Mark kind={verdict} size={18} />
+      {word}
+    </>
+  )
+  return href ? (
+    <Chip as="a" href={href} data-verdict={verdict} data-provisional={provisional || undefined}>
+      {inner}
+    </Chip>
+  ) : (
+    <Chip data-verdict={verdict} data-provisional={provisional || undefined}>
+      {inner}
+    </Chip>
+  )
 }
 
 const Chip = styled.span`
-  display: inline-flex; align-items: center; gap: 8px; padding: 3px 12px 3px 8px; border-radius: 2px; font: 650 17px/22px var(--head); white-space: nowrap; border: 1.5px solid transparent; text-decoration: none;
-  &[data-verdict='pass'] { background: var(--pass-wash); color: var(--pass); }
-  &[data-verdict='fix'] { background: var(--look-wash); color: var(--look); }
-  &[data-verdict='stop'] { background: var(--stop-wash); color: var(--stop); }
-  &[data-verdict='not-yet'] { color: var(--pencil); border: 1.5px dashed var(--rule); }
-  &[data-provisional] { background: none; border: 1.5px dashed currentColor; }
+  display: inline-flex;
+  align-items: center;
+  gap: 8px;
+  padding: 3px 12px 3px 8px;
+  border-radius: 2px;
+  font: 650 17px/22px var(--head);
+  white-space: nowrap;
+  border: 1.5px solid transparent;
+  text-decoration: none;
+  &[data-verdict='pass'] {
+    background: var(--pass-wash);
+    color: var(--pass);
+  }
+  &[data-verdict='fix'] {
+    background: var(--look-wash);
+    color: var(--look);
+  }
+  &[data-verdict='stop'] {
+    background: var(--stop-wash);
+    color: var(--stop);
+  }
+  &[data-verdict='not-yet'] {
+    color: var(--pencil);
+    border: 1.5px dashed var(--rule);
+  }
+  &[data-provisional] {
+    background: none;
+    border: 1.5px dashed currentColor;
+  }
 `

@@ -6,7 +6,13 @@ import { useJob } from '../job/JobContext'
 import { Button } from './Button'
 import { useWanted } from './Worked'
 
-const basisWords = { published: 'published', 'published-equation': 'published equation', 'from-memory': 'as remembered', 'common-practice': 'common practice', assumed: 'assumed' } as const
+const basisWords = {
+  published: 'published',
+  'published-equation': 'published equation',
+  'from-memory': 'as remembered',
+  'common-practice': 'common practice',
+  assumed: 'assumed',
+} as const
 const folded = 2
 
 /** The arithmetic, folded at a crease: symbols, the figures put in, the result, the source. Built only when the page asks for it. */
@@ -14,7 +20,9 @@ export function WorkingsFold({ workings }: { readonly workings: () => readonly W
   const [open, setOpen] = useState(false)
   const list = useRef<HTMLOListElement>(null)
   const wanted = useWanted()
-  useEffect(() => { if (wanted) setOpen(true) }, [wanted])
+  useEffect(() => {
+    if (wanted) setOpen(true)
+  }, [wanted])
   useEffect(() => {
     if (!wanted || !open) return
     const line = list.current?.querySelector<HTMLElement>('[data-wanted]')
@@ -24,8 +32,13 @@ export function WorkingsFold({ workings }: { readonly workings: () => readonly W
   const { show } = useJob()
   const all = workings()
   if (all.length === 0) return null
-  const asked = wanted && all.find((working) => working.title === wanted.of || working.result === wanted.of)
-  const key = all.filter((working) => /vessel|tank|All vessels|Hot pressure|everything burning|At /i.test(working.title)).slice(0, folded)
+  const asked =
+    wanted && all.find((working) => working.title === wanted.of || working.result === wanted.of)
+  const key = all
+    .filter((working) =>
+      /vessel|tank|All vessels|Hot pressure|everything burning|At /i.test(working.title),
+    )
+    .slice(0, folded)
   const shown = open ? all : key.length > 0 ? key : all.slice(0, folded)
   return (
     <Fold aria-label="Working">
@@ -33,18 +46,95 @@ export function WorkingsFold({ workings }: { readonly workings: () => readonly W
       <ol ref={list}>
         {shown.map((working) => {
           const { put, result } = writeOut(working, show)
-          return <li key={working.title} tabIndex={-1} data-wanted={asked === working || undefined}><b>{working.title}</b><div><span>{working.formula}</span><span className="tnum">{put} = <strong>{result}</strong></span></div><small>{working.source.says} <i>({basisWords[working.source.basis]})</i></small></li>
+          return (
+            <li key={working.title} tabIndex={-1} data-wanted={asked === working || undefined}>
+              <b>{working.title}</b>
+              <div>
+                <span>{working.formula}</span>
+                <span className="tnum">
+                  {put} = <strong>{result}</strong>
+                </span>
+              </div>
+              <small>
+                {working.source.says} <i>({basisWords[working.source.basis]})</i>
+              </small>
+            </li>
+          )
         })}
       </ol>
-      <Crease><Button look="text" onPress={() => setOpen(!open)} aria-expanded={open}>{open ? 'Fold it again' : `Unfold ${all.length - shown.length} more lines`}</Button></Crease>
+      <Crease>
+        <Button look="text" onPress={() => setOpen(!open)} aria-expanded={open}>
+          {open ? 'Fold it again' : `Unfold ${all.length - shown.length} more lines`}
+        </Button>
+      </Crease>
     </Fold>
   )
 }
 
 const Fold = styled.section`
-  margin: 14px -14px 0 -24px; background: var(--sheet); border-top: 1.2px solid var(--rule); display: grid; grid-template-columns: 108px 1fr; padding: 10px 14px 0 24px;
-  h3 { font: 650 17px/22px var(--head); }
-  ol { display: grid; gap: 8px; } li[data-wanted] { background: var(--select); outline: none; box-shadow: -8px 0 0 var(--select), 8px 0 0 var(--select); } li { display: grid; grid-template-columns: minmax(0, 1fr) 220px; gap: 0 16px; font-size: 15.5px; line-height: 21px; b { grid-column: 1 / -1; font-weight: 450; color: var(--ink-2); } div { display: grid; overflow-wrap: anywhere; } strong { font-weight: 700; } small { font-size: 14px; line-height: 18px; color: var(--ink-3); } i { font-style: normal; } }
-  @media (max-width: 720px) { margin: 14px -14px 0 -12px; padding: 10px 14px 0 12px; grid-template-columns: 1fr; li { grid-template-columns: 1fr; } }
+  margin: 14px -14px 0 -24px;
+  background: var(--sheet);
+  border-top: 1.2px solid var(--rule);
+  display: grid;
+  grid-template-columns: 108px 1fr;
+  padding: 10px 14px 0 24px;
+  h3 {
+    font: 650 17px/22px var(--head);
+  }
+  ol {
+    display: grid;
+    gap: 8px;
+  }
+  li[data-wanted] {
+    background: var(--select);
+    outline: none;
+    box-shadow:
+      -8px 0 0 var(--select),
+      8px 0 0 var(--select);
+  }
+  li {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 220px;
+    gap: 0 16px;
+    font-size: 15.5px;
+    line-height: 21px;
+    b {
+      grid-column: 1 / -1;
+      font-weight: 450;
+      color: var(--ink-2);
+    }
+    div {
+      display: grid;
+      overflow-wrap: anywhere;
+    }
+    strong {
+      font-weight: 700;
+    }
+    small {
+      font-size: 14px;
+      line-height: 18px;
+      color: var(--ink-3);
+    }
+    i {
+      font-style: normal;
+    }
+  }
+  @media (max-width: 720px) {
+    margin: 14px -14px 0 -12px;
+    padding: 10px 14px 0 12px;
+    grid-template-columns: 1fr;
+    li {
+      grid-template-columns: 1fr;
+    }
+  }
 `
-const Crease = styled.div` grid-column: 1 / -1; margin: 10px -14px 0 -24px; padding: 4px 14px 6px 132px; border-top: 1.2px dashed var(--rule); background: linear-gradient(var(--sunk), var(--paper)); @media (max-width: 720px) { padding-left: 12px; } `
+const Crease = styled.div`
+  grid-column: 1 / -1;
+  margin: 10px -14px 0 -24px;
+  padding: 4px 14px 6px 132px;
+  border-top: 1.2px dashed var(--rule);
+  background: linear-gradient(var(--sunk), var(--paper));
+  @media (max-width: 720px) {
+    padding-left: 12px;
+  }
+`

@@ -1,5 +1,16 @@
 import { useEffect, useState } from 'react'
-import { Button as AriaButton, Input, Label, ListBox, ListBoxItem, Popover, Select, SelectValue, TextArea, TextField } from 'react-aria-components'
+import {
+  Button as AriaButton,
+  Input,
+  Label,
+  ListBox,
+  ListBoxItem,
+  Popover,
+  Select,
+  SelectValue,
+  TextArea,
+  TextField,
+} from 'react-aria-components'
 import styled from 'styled-components'
 
 interface InlineTextProps {
@@ -17,19 +28,44 @@ interface InlineTextProps {
 }
 
 /** A line of text, taken when one leaves it or presses Enter. */
-export function InlineText({ label, value, onCommit, maxLength, labelled, required, least = 1, lines }: InlineTextProps) {
+export function InlineText({
+  label,
+  value,
+  onCommit,
+  maxLength,
+  labelled,
+  required,
+  least = 1,
+  lines,
+}: InlineTextProps) {
   const [text, setText] = useState(value)
   const [says, setSays] = useState<string>()
   useEffect(() => setText(value), [value])
   const commit = () => {
     if (required && text.trim() === '') return setSays('This needs a name; the last one is kept.')
-    if (required && text.trim().length < least) return setSays(`At least ${least} characters; the last one is kept until it is longer.`)
-    if (text.length > maxLength) return setSays(`At most ${maxLength} characters; this has ${text.length}. The last one is kept until it is shorter.`)
+    if (required && text.trim().length < least)
+      return setSays(`At least ${least} characters; the last one is kept until it is longer.`)
+    if (text.length > maxLength)
+      return setSays(
+        `At most ${maxLength} characters; this has ${text.length}. The last one is kept until it is shorter.`,
+      )
     setSays(undefined)
     if (text !== value) onCommit(text)
   }
   return (
-    <Line value={text} onChange={setText} onBlur={commit} onKeyDown={(event) => { if (event.key === 'Enter') { if (lines) event.preventDefault(); commit() } }} isInvalid={says !== undefined} {...(labelled ? {} : { 'aria-label': label })}>
+    <Line
+      value={text}
+      onChange={setText}
+      onBlur={commit}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') {
+          if (lines) event.preventDefault()
+          commit()
+        }
+      }}
+      isInvalid={says !== undefined}
+      {...(labelled ? {} : { 'aria-label': label })}
+    >
       {labelled && <Label>{label}</Label>}
       {lines ? <TextArea rows={1} /> : <Input />}
       {says && <small role="alert">{says}</small>}
@@ -37,7 +73,12 @@ export function InlineText({ label, value, onCommit, maxLength, labelled, requir
   )
 }
 
-interface InlineCountProps { readonly label: string; readonly value: number; readonly onCommit: (count: number) => void; readonly labelled?: boolean }
+interface InlineCountProps {
+  readonly label: string
+  readonly value: number
+  readonly onCommit: (count: number) => void
+  readonly labelled?: boolean
+}
 
 /** A whole number from 0 to 200. */
 export function InlineCount({ label, value, onCommit, labelled }: InlineCountProps) {
@@ -51,7 +92,17 @@ export function InlineCount({ label, value, onCommit, labelled }: InlineCountPro
     if (count !== value) onCommit(count)
   }
   return (
-    <Line data-count value={text} onChange={setText} onBlur={commit} onKeyDown={(event) => { if (event.key === 'Enter') commit() }} isInvalid={says !== undefined} {...(labelled ? {} : { 'aria-label': label })}>
+    <Line
+      data-count
+      value={text}
+      onChange={setText}
+      onBlur={commit}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') commit()
+      }}
+      isInvalid={says !== undefined}
+      {...(labelled ? {} : { 'aria-label': label })}
+    >
       {labelled && <Label>{label}</Label>}
       <Input inputMode="numeric" />
       {says && <small role="alert">{says}</small>}
@@ -59,45 +110,181 @@ export function InlineCount({ label, value, onCommit, labelled }: InlineCountPro
   )
 }
 
-interface ChoiceProps<K extends string> { readonly label: string; readonly value: K | null; readonly options: readonly { readonly id: K; readonly text: string }[]; readonly onChoose: (id: K) => void; readonly labelled?: boolean; readonly isDisabled?: boolean }
+interface ChoiceProps<K extends string> {
+  readonly label: string
+  readonly value: K | null
+  readonly options: readonly { readonly id: K; readonly text: string }[]
+  readonly onChoose: (id: K) => void
+  readonly labelled?: boolean
+  readonly isDisabled?: boolean
+}
 
 /** One of a few. */
-export function Choice<K extends string>({ label, value, options, onChoose, labelled, isDisabled }: ChoiceProps<K>) {
+export function Choice<K extends string>({
+  label,
+  value,
+  options,
+  onChoose,
+  labelled,
+  isDisabled,
+}: ChoiceProps<K>) {
   return (
-    <Pick {...(labelled ? {} : { 'aria-label': label })} selectedKey={value} onSelectionChange={(key) => { if (key !== null && key !== value) onChoose(key as K) }} isDisabled={isDisabled}>
+    <Pick
+      {...(labelled ? {} : { 'aria-label': label })}
+      selectedKey={value}
+      onSelectionChange={(key) => {
+        if (key !== null && key !== value) onChoose(key as K)
+      }}
+      isDisabled={isDisabled}
+    >
       {labelled && <Label>{label}</Label>}
-      <AriaButton><SelectValue>{({ isPlaceholder, defaultChildren }) => (isPlaceholder ? <i>choose</i> : defaultChildren)}</SelectValue><span aria-hidden>▾</span></AriaButton>
-      <Options><ListBox>{options.map((option) => <ListBoxItem key={option.id} id={option.id}>{option.text}</ListBoxItem>)}</ListBox></Options>
+      <AriaButton>
+        <SelectValue>
+          {({ isPlaceholder, defaultChildren }) =>
+            isPlaceholder ? <i>choose</i> : defaultChildren
+          }
+        </SelectValue>
+        <span aria-hidden>▾</span>
+      </AriaButton>
+      <Options>
+        <ListBox>
+          {options.map((option) => (
+            <ListBoxItem key={option.id} id={option.id}>
+              {option.text}
+            </ListBoxItem>
+          ))}
+        </ListBox>
+      </Options>
     </Pick>
   )
 }
 
 const Line = styled(TextField)`
-  display: grid; gap: 2px; min-width: 0;
-  label { font: 400 15px/20px var(--text); color: var(--ink-2); }
-  input { width: 100%; min-height: 35px; background: transparent; border: 0; border-bottom: 1.5px solid var(--ink); padding: 3px 4px; font: 450 16px/20px var(--text); border-radius: 0; }
-  textarea { width: 100%; field-sizing: content; resize: none; min-height: 35px; background: transparent; border: 0; border-bottom: 1.5px solid var(--ink); padding: 6px 4px; font: 450 16px/20px var(--text); border-radius: 0; &:hover { background: var(--select); } }
-  &[data-count] input { width: 64px; text-align: right; font-feature-settings: 'tnum'; }
-  input:hover { background: var(--select); }
-  small { color: var(--stop); font-size: 14px; line-height: 17px; }
-  &[data-invalid] input { border-color: var(--stop); }
-  @media (pointer: coarse) { input { min-height: 48px; } }
+  display: grid;
+  gap: 2px;
+  min-width: 0;
+  label {
+    font: 400 15px/20px var(--text);
+    color: var(--ink-2);
+  }
+  input {
+    width: 100%;
+    min-height: 35px;
+    background: transparent;
+    border: 0;
+    border-bottom: 1.5px solid var(--ink);
+    padding: 3px 4px;
+    font: 450 16px/20px var(--text);
+    border-radius: 0;
+  }
+  textarea {
+    width: 100%;
+    field-sizing: content;
+    resize: none;
+    min-height: 35px;
+    background: transparent;
+    border: 0;
+    border-bottom: 1.5px solid var(--ink);
+    padding: 6px 4px;
+    font: 450 16px/20px var(--text);
+    border-radius: 0;
+    &:hover {
+      background: var(--select);
+    }
+  }
+  &[data-count] input {
+    width: 64px;
+    text-align: right;
+    font-feature-settings: 'tnum';
+  }
+  input:hover {
+    background: var(--select);
+  }
+  small {
+    color: var(--stop);
+    font-size: 14px;
+    line-height: 17px;
+  }
+  &[data-invalid] input {
+    border-color: var(--stop);
+  }
+  @media (pointer: coarse) {
+    input {
+      min-height: 48px;
+    }
+  }
 `
 const Pick = styled(Select)`
-  display: grid; gap: 2px; min-width: 0;
-  label { font: 400 15px/20px var(--text); color: var(--ink-2); }
-  button { display: flex; justify-content: space-between; gap: 8px; align-items: center; min-height: 35px; background: transparent; border: 0; border-bottom: 1.5px solid var(--ink); padding: 3px 4px; cursor: pointer; text-align: left; font: 450 16px/20px var(--text); width: 100%; }
-  button i { font-style: normal; color: var(--pencil); }
-  button[data-hovered] { background: var(--select); }
-  @media (pointer: coarse) { button { min-height: 48px; } }
+  display: grid;
+  gap: 2px;
+  min-width: 0;
+  label {
+    font: 400 15px/20px var(--text);
+    color: var(--ink-2);
+  }
+  button {
+    display: flex;
+    justify-content: space-between;
+    gap: 8px;
+    align-items: center;
+    min-height: 35px;
+    background: transparent;
+    border: 0;
+    border-bottom: 1.5px solid var(--ink);
+    padding: 3px 4px;
+    cursor: pointer;
+    text-align: left;
+    font: 450 16px/20px var(--text);
+    width: 100%;
+  }
+  button i {
+    font-style: normal;
+    color: var(--pencil);
+  }
+  button[data-hovered] {
+    background: var(--select);
+  }
+  @media (pointer: coarse) {
+    button {
+      min-height: 48px;
+    }
+  }
 `
 const Options = styled(Popover)`
-  background: var(--sheet); border: 1.5px solid var(--ink); min-width: var(--trigger-width); max-height: 60vh; overflow: auto;
-  [role='option'] { padding: 8px 12px; min-height: 40px; cursor: pointer; } [role='option'][data-focused], [role='option'][data-hovered] { background: var(--select); } [role='option'][data-selected] { font-weight: 650; }
+  background: var(--sheet);
+  border: 1.5px solid var(--ink);
+  min-width: var(--trigger-width);
+  max-height: 60vh;
+  overflow: auto;
+  [role='option'] {
+    padding: 8px 12px;
+    min-height: 40px;
+    cursor: pointer;
+  }
+  [role='option'][data-focused],
+  [role='option'][data-hovered] {
+    background: var(--select);
+  }
+  [role='option'][data-selected] {
+    font-weight: 650;
+  }
 `
 /** Rows of a small table that become stacked on a phone. */
-export const Rows = styled.ul` display: grid; `
+export const Rows = styled.ul`
+  display: grid;
+`
 export const RowGrid = styled.li<{ $columns: string }>`
-  display: grid; grid-template-columns: ${({ $columns }) => $columns}; gap: 12px; align-items: center; padding: 4px 0; border-bottom: 0.8px solid var(--hair);
-  @media (max-width: 720px) { grid-template-columns: 1fr auto; > button:last-child { grid-column: 1 / -1; justify-self: end; } }
+  display: grid;
+  grid-template-columns: ${({ $columns }) => $columns};
+  gap: 12px;
+  align-items: center;
+  padding: 4px 0;
+  border-bottom: 0.8px solid var(--hair);
+  @media (max-width: 720px) {
+    grid-template-columns: 1fr auto;
+    > button:last-child {
+      grid-column: 1 / -1;
+      justify-self: end;
+    }
+  }
 `

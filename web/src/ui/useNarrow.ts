@@ -8,4 +8,5 @@ const subscribe = (listener: () => void) => {
 }
 
 /** Whether the page is as narrow as a phone: a drawing is then drawn smaller, not shrunk. */
-export const useNarrow = (): boolean => useSyncExternalStore(subscribe, () => matchMedia(query).matches)
+export const useNarrow = (): boolean =>
+  useSyncExternalStore(subscribe, () => matchMedia(query).matches)

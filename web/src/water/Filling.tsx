@@ -7,27 +7,88 @@ import { Choice } from '../ui/fields'
 import { knownOf, Ledger, QuantityRow } from '../ui/QuantityRow'
 import { Worked } from '../ui/Worked'
 
-const devices: Readonly<Record<(typeof makeUpDevices)[number], string>> = { 'disconnected-link': 'A link with a double check, taken off after filling', 'double-check': 'A double check valve, left in', 'backflow-preventer': 'A backflow preventer with a vented zone', 'break-tank': 'A tank with an air gap', none: 'Nothing' }
+const devices: Readonly<Record<(typeof makeUpDevices)[number], string>> = {
+  'disconnected-link': 'A link with a double check, taken off after filling',
+  'double-check': 'A double check valve, left in',
+  'backflow-preventer': 'A backflow preventer with a vented zone',
+  'break-tank': 'A tank with an air gap',
+  none: 'Nothing',
+}
 
 /** What keeps heating water out of the drinking water, and how long filling takes. */
 export function Filling({ answer }: { readonly answer: WaterAnswer | undefined }) {
   const { draft, edit, show, solution } = useJob()
   const { makeUp, segments } = draft.document.water
-  if (!draft.document.heating && !segments.some((segment) => segment.end?.kind === 'make-up')) return null
+  if (!draft.document.heating && !segments.some((segment) => segment.end?.kind === 'make-up'))
+    return null
   const fill = answer?.fill
   const at = (key: keyof typeof makeUp) => ['water', 'makeUp', key]
   return (
     <section data-place="water.makeUp">
-      <SectionHead>Make-up and filling<small>{fill ? `${show(fill.content_m3, 'volume')} of heating water` : ''}</small></SectionHead>
+      <SectionHead>
+        Make-up and filling
+        <small>{fill ? `${show(fill.content_m3, 'volume')} of heating water` : ''}</small>
+      </SectionHead>
       <PipeGrid>
-        <Choice labelled label="Kept apart by" value={makeUp.device ?? 'open'} options={[{ id: 'open', text: 'not settled' }, ...makeUpDevices.map((device) => ({ id: device, text: devices[device] }))]} onChoose={(next) => edit([{ path: at('device'), value: next === 'open' ? null : next }])} />
-        <Choice labelled label={`A ${solution.practice.words.reducingValve} before the boiler`} value={makeUp.reducing ?? 'open'} options={[{ id: 'open', text: 'not settled' }, { id: 'yes', text: 'Yes' }, { id: 'no', text: 'No' }] as const} onChoose={(next) => edit([{ path: at('reducing'), value: next === 'open' ? null : next }])} />
+        <Choice
+          labelled
+          label="Kept apart by"
+          value={makeUp.device ?? 'open'}
+          options={[
+            { id: 'open', text: 'not settled' },
+            ...makeUpDevices.map((device) => ({ id: device, text: devices[device] })),
+          ]}
+          onChoose={(next) => edit([{ path: at('device'), value: next === 'open' ? null : next }])}
+        />
+        <Choice
+          labelled
+          label={`A ${solution.practice.words.reducingValve} before the boiler`}
+          value={makeUp.reducing ?? 'open'}
+          options={
+            [
+              { id: 'open', text: 'not settled' },
+              { id: 'yes', text: 'Yes' },
+              { id: 'no', text: 'No' },
+            ] as const
+          }
+          onChoose={(next) =>
+            edit([{ path: at('reducing'), value: next === 'open' ? null : next }])
+          }
+        />
       </PipeGrid>
       <Ledger>
-        <QuantityRow label={`Through the ${solution.practice.words.fillDevice}`} place="water.feed" measure="water-flow" value={makeUp.feed_m3_s} how="Bucket" empty={`${show(usualFeed_m3_s, 'water-flow')} taken`} onUse={(entry) => edit([{ path: at('feed_m3_s'), value: knownOf(entry) }])} onClear={() => edit([{ path: at('feed_m3_s'), value: null }])} />
-        <QuantityRow label="By its lever or by-pass" place="water.bypass" measure="water-flow" value={makeUp.bypass_m3_s} how="Bucket" empty={`${show(usualBypass_m3_s, 'water-flow')} taken`} onUse={(entry) => edit([{ path: at('bypass_m3_s'), value: knownOf(entry) }])} onClear={() => edit([{ path: at('bypass_m3_s'), value: null }])} />
+        <QuantityRow
+          label={`Through the ${solution.practice.words.fillDevice}`}
+          place="water.feed"
+          measure="water-flow"
+          value={makeUp.feed_m3_s}
+          how="Bucket"
+          empty={`${show(usualFeed_m3_s, 'water-flow')} taken`}
+          onUse={(entry) => edit([{ path: at('feed_m3_s'), value: knownOf(entry) }])}
+          onClear={() => edit([{ path: at('feed_m3_s'), value: null }])}
+        />
+        <QuantityRow
+          label="By its lever or by-pass"
+          place="water.bypass"
+          measure="water-flow"
+          value={makeUp.bypass_m3_s}
+          how="Bucket"
+          empty={`${show(usualBypass_m3_s, 'water-flow')} taken`}
+          onUse={(entry) => edit([{ path: at('bypass_m3_s'), value: knownOf(entry) }])}
+          onClear={() => edit([{ path: at('bypass_m3_s'), value: null }])}
+        />
       </Ledger>
-      {fill && <Prose>Filling takes <b><Worked of="feed_s">{durationWords(fill.feed_s)}</Worked></b> through the {solution.practice.words.fillDevice}, <b>{durationWords(fill.bypass_s)}</b> by the lever or by-pass, with an outlet open all the while.{fill.assumed ? ' Flows that nobody has timed are taken, not known.' : ''}</Prose>}
+      {fill && (
+        <Prose>
+          Filling takes{' '}
+          <b>
+            <Worked of="feed_s">{durationWords(fill.feed_s)}</Worked>
+          </b>{' '}
+          through the {solution.practice.words.fillDevice}, <b>{durationWords(fill.bypass_s)}</b> by
+          the lever or by-pass, with an outlet open all the while.
+          {fill.assumed ? ' Flows that nobody has timed are taken, not known.' : ''}
+        </Prose>
+      )}
     </section>
   )
 }

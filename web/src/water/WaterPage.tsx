@@ -1,5 +1,14 @@
 import type { Show, TableRow, WaterAnswer } from '@hestian/core'
-import { answerOf, drawingSvg, durationWords, realWater, waterColumns, waterFromRows, waterRows, waterTree } from '@hestian/core'
+import {
+  answerOf,
+  drawingSvg,
+  durationWords,
+  realWater,
+  waterColumns,
+  waterFromRows,
+  waterRows,
+  waterTree,
+} from '@hestian/core'
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { newId } from '../api/client'
@@ -40,32 +49,136 @@ export function WaterPage() {
   const { segments } = document.water
   const answer = answerOf(sheet)
   const chosen = segments.some((segment) => segment.id === selected) ? selected : undefined
-  const real = useMemo((): Running | undefined => (answer && open ? { open, answer: realWater(document, answer, new Map(answer.pipes.flatMap((pipe) => (pipe.end && open.has(pipe.end.outlet.id) ? [[pipe.id, pipe.end.count] as const] : [])))) } : undefined), [answer, document, open])
+  const real = useMemo(
+    (): Running | undefined =>
+      answer && open
+        ? {
+            open,
+            answer: realWater(
+              document,
+              answer,
+              new Map(
+                answer.pipes.flatMap((pipe) =>
+                  pipe.end && open.has(pipe.end.outlet.id)
+                    ? [[pipe.id, pipe.end.count] as const]
+                    : [],
+                ),
+              ),
+            ),
+          }
+        : undefined,
+    [answer, document, open],
+  )
   const figures = useFigures(answer, show, segments)
   const { practice } = solution
   const outlets = document.hotWater?.outlets
-  const read = useCallback((rows: readonly TableRow[], from: string) => waterFromRows(rows, { outlets: outlets ?? [], before: segments, material: practice.water.material, unit: practice.units.length, newId, from }), [outlets, segments, practice])
+  const read = useCallback(
+    (rows: readonly TableRow[], from: string) =>
+      waterFromRows(rows, {
+        outlets: outlets ?? [],
+        before: segments,
+        material: practice.water.material,
+        unit: practice.units.length,
+        newId,
+        from,
+      }),
+    [outlets, segments, practice],
+  )
   // What takes long to draw follows when there is time: one goes on typing meanwhile.
-  const [late, lateReal, lateChosen] = [useDeferredValue(answer), useDeferredValue(real), useDeferredValue(chosen)]
-  const used = useMemo(() => late?.pipes.map((pipe) => ({ material: pipe.segment.material, size: pipe.size, length_m: pipe.pipe.length_m })) ?? [], [late])
-  const toggle = useCallback((id: string) => setSelected((last) => (last === id ? undefined : id)), [])
+  const [late, lateReal, lateChosen] = [
+    useDeferredValue(answer),
+    useDeferredValue(real),
+    useDeferredValue(chosen),
+  ]
+  const used = useMemo(
+    () =>
+      late?.pipes.map((pipe) => ({
+        material: pipe.segment.material,
+        size: pipe.size,
+        length_m: pipe.pipe.length_m,
+      })) ?? [],
+    [late],
+  )
+  const toggle = useCallback(
+    (id: string) => setSelected((last) => (last === id ? undefined : id)),
+    [],
+  )
   return (
-    <SheetPage sheet="water" margin={answer && (chosen ? <SizesHere answer={answer} id={chosen} /> : <Hint>Press a pipe, in the drawing or the list, to change it and to see the sizes next to it.</Hint>)}>
-      {answer ? <Head answer={answer} /> : segments.length === 0 ? (
+    <SheetPage
+      sheet="water"
+      margin={
+        answer &&
+        (chosen ? (
+          <SizesHere answer={answer} id={chosen} />
+        ) : (
+          <Hint>
+            Press a pipe, in the drawing or the list, to change it and to see the sizes next to it.
+          </Hint>
+        ))
+      }
+    >
+      {answer ? (
+        <Head answer={answer} />
+      ) : segments.length === 0 ? (
         <>
-          <Answer>No water pipe is drawn. <b>Begin at the main</b> where pipes are new.</Answer>
-          <Prose>Cold main to the heater, heater to the outlets, the make-up of the heating, a secondary return. The outlets come from <Link to="../heat" relative="path">Heat and hot water</Link>; the main’s pressure from <Link to="../readings" relative="path">Readings</Link>. A job where only the heater is changed does without.</Prose>
+          <Answer>
+            No water pipe is drawn. <b>Begin at the main</b> where pipes are new.
+          </Answer>
+          <Prose>
+            Cold main to the heater, heater to the outlets, the make-up of the heating, a secondary
+            return. The outlets come from{' '}
+            <Link to="../heat" relative="path">
+              Heat and hot water
+            </Link>
+            ; the main’s pressure from{' '}
+            <Link to="../readings" relative="path">
+              Readings
+            </Link>
+            . A job where only the heater is changed does without.
+          </Prose>
         </>
       ) : (
         <>
-          <Answer>The pipe waits for <b>{judgement.sheets.water.missing.length === 1 ? 'one answer' : `${judgement.sheets.water.missing.length} answers`}.</b></Answer>
-          <VerdictLine><VerdictChip verdict="not-yet" word="Not yet" /><span>{judgement.sheets.water.missing.slice(0, 6).map((gap) => gap.what).join('; ')}</span></VerdictLine>
+          <Answer>
+            The pipe waits for{' '}
+            <b>
+              {judgement.sheets.water.missing.length === 1
+                ? 'one answer'
+                : `${judgement.sheets.water.missing.length} answers`}
+              .
+            </b>
+          </Answer>
+          <VerdictLine>
+            <VerdictChip verdict="not-yet" word="Not yet" />
+            <span>
+              {judgement.sheets.water.missing
+                .slice(0, 6)
+                .map((gap) => gap.what)
+                .join('; ')}
+            </span>
+          </VerdictLine>
         </>
       )}
       {answer && <OpenOutlets answer={answer} real={real} onOpen={setOpen} />}
       {late && <Diagram answer={late} real={lateReal} selected={lateChosen} onPick={toggle} />}
-      <div data-place="water.segments"><Outline pipes={pipes} heads={heads(show)} figures={figures} selected={chosen} onSelect={setSelected} note="Pressures gauge, with what is designed for running. Drops by Darcy–Weisbach with the coldest water; height is in the far end, not in the drop." /></div>
-      <TableIo fileName="water-pipes.csv" columns={waterColumns} count={segments.length} rows={() => waterRows(document, show)} read={read} onUse={(next) => edit([{ path: ['water', 'segments'], value: next }])} />
+      <div data-place="water.segments">
+        <Outline
+          pipes={pipes}
+          heads={heads(show)}
+          figures={figures}
+          selected={chosen}
+          onSelect={setSelected}
+          note="Pressures gauge, with what is designed for running. Drops by Darcy–Weisbach with the coldest water; height is in the far end, not in the drop."
+        />
+      </div>
+      <TableIo
+        fileName="water-pipes.csv"
+        columns={waterColumns}
+        count={segments.length}
+        rows={() => waterRows(document, show)}
+        read={read}
+        onUse={(next) => edit([{ path: ['water', 'segments'], value: next }])}
+      />
       {chosen && <WaterEditor key={chosen} id={chosen} onGone={() => setSelected(undefined)} />}
       {segments.length > 0 && <WaterRules />}
       {late && <AtOutlets answer={late} real={lateReal} />}
@@ -79,21 +192,72 @@ export function WaterPage() {
   )
 }
 
-const heads = (show: Show) => [['Size', ''], ['Rise', show.unit('length')], ['Flow', show.unit('water-flow')], ['Speed', show.unit('velocity')], ['Drop', show.unit('water-pressure')], ['Far end', show.unit('water-pressure')]] as const
+const heads = (show: Show) =>
+  [
+    ['Size', ''],
+    ['Rise', show.unit('length')],
+    ['Flow', show.unit('water-flow')],
+    ['Speed', show.unit('velocity')],
+    ['Drop', show.unit('water-pressure')],
+    ['Far end', show.unit('water-pressure')],
+  ] as const
 
-function useFigures(answer: WaterAnswer | undefined, show: Show, segments: readonly { readonly id: string; readonly size: string | null }[]): ReadonlyMap<string, RowFigures> {
+function useFigures(
+  answer: WaterAnswer | undefined,
+  show: Show,
+  segments: readonly { readonly id: string; readonly size: string | null }[],
+): ReadonlyMap<string, RowFigures> {
   return useMemo(() => {
-    if (!answer) return new Map(segments.map((segment, i): [string, RowFigures] => [segment.id, { place: `water.segments.${i}`, cells: [segment.size ?? ''], values: [], waits: true }]))
-    return new Map(answer.pipes.map((pipe): [string, RowFigures] => [pipe.id, {
-      place: pipe.place, chosen: pipe.chosen, ...tagOf(pipe.segment.name.toLowerCase().includes(pipe.side) ? undefined : pipe.side, pipe.id === answer.index.id ? 'index' : undefined), values: [pipe.size.bore_m, pipe.pipe.rise_m, pipe.flow_m3_s, pipe.velocity_m_s, pipe.drop_Pa, pipe.farGauge_Pa],
-      cells: [pipe.size.name, pipe.pipe.rise_m === 0 ? '' : show.figure(pipe.pipe.rise_m, 'length'), show.figure(pipe.flow_m3_s, 'water-flow'), show.figure(pipe.velocity_m_s, 'velocity'), show.figure(pipe.drop_Pa, 'water-pressure'), show.figure(pipe.farGauge_Pa, 'water-pressure')],
-    }]))
+    if (!answer)
+      return new Map(
+        segments.map((segment, i): [string, RowFigures] => [
+          segment.id,
+          { place: `water.segments.${i}`, cells: [segment.size ?? ''], values: [], waits: true },
+        ]),
+      )
+    return new Map(
+      answer.pipes.map((pipe): [string, RowFigures] => [
+        pipe.id,
+        {
+          place: pipe.place,
+          chosen: pipe.chosen,
+          ...tagOf(
+            pipe.segment.name.toLowerCase().includes(pipe.side) ? undefined : pipe.side,
+            pipe.id === answer.index.id ? 'index' : undefined,
+          ),
+          values: [
+            pipe.size.bore_m,
+            pipe.pipe.rise_m,
+            pipe.flow_m3_s,
+            pipe.velocity_m_s,
+            pipe.drop_Pa,
+            pipe.farGauge_Pa,
+          ],
+          cells: [
+            pipe.size.name,
+            pipe.pipe.rise_m === 0 ? '' : show.figure(pipe.pipe.rise_m, 'length'),
+            show.figure(pipe.flow_m3_s, 'water-flow'),
+            show.figure(pipe.velocity_m_s, 'velocity'),
+            show.figure(pipe.drop_Pa, 'water-pressure'),
+            show.figure(pipe.farGauge_Pa, 'water-pressure'),
+          ],
+        },
+      ]),
+    )
   }, [answer, show, segments])
 }
 
-const tagOf = (...words: readonly (string | undefined)[]) => { const said = words.filter((one) => one !== undefined); return said.length > 0 ? { tag: said.join(', ') } : {} }
+const tagOf = (...words: readonly (string | undefined)[]) => {
+  const said = words.filter((one) => one !== undefined)
+  return said.length > 0 ? { tag: said.join(', ') } : {}
+}
 
-const designWords: Readonly<Record<WaterAnswer['designBy'], string>> = { hunter: 'fixture units', 'loading-units': 'loading units', scenario: 'the pattern of this household', 'all-open': 'everything open' }
+const designWords: Readonly<Record<WaterAnswer['designBy'], string>> = {
+  hunter: 'fixture units',
+  'loading-units': 'loading units',
+  scenario: 'the pattern of this household',
+  'all-open': 'everything open',
+}
 
 function Head({ answer }: { readonly answer: WaterAnswer }) {
   const { show, judgement } = useJob()
@@ -104,26 +268,79 @@ function Head({ answer }: { readonly answer: WaterAnswer }) {
   const longest = [...answer.waits].sort((a, b) => b.wait_s - a.wait_s)[0]
   return (
     <>
-      <Answer><b>{show(index.farGauge_Pa, 'water-pressure')}</b> left at {index.end?.outlet.name ?? 'the last outlet'}, {index.side}; <b>{show(answer.wantedGauge_Pa, 'water-pressure')}</b> wanted.</Answer>
+      <Answer>
+        <b>{show(index.farGauge_Pa, 'water-pressure')}</b> left at{' '}
+        {index.end?.outlet.name ?? 'the last outlet'}, {index.side};{' '}
+        <b>{show(answer.wantedGauge_Pa, 'water-pressure')}</b> wanted.
+      </Answer>
       <VerdictLine>
-        <VerdictChip verdict={stop ? 'stop' : 'pass'} word={stop ? 'Stop' : 'Pass'} {...(stop ? { href: `#${rowId(stop.place)}` } : {})} />
-        <span><b>{show(answer.total_m3_s, 'water-flow')}</b> at once by {designWords[answer.designBy]}; the main then stands at <b>{show(answer.sourceGauge_Pa, 'water-pressure')}</b>{answer.reducedTo_Pa === undefined ? '' : ' behind its reducing valve'}.{longest && <> Hot water is waited for up to <b>{durationWords(longest.wait_s)}</b>.</>}{fixes > 0 && !stop && <> {fixes === 1 ? 'One thing is' : `${fixes} things are`} to fix before handover.</>}</span>
+        <VerdictChip
+          verdict={stop ? 'stop' : 'pass'}
+          word={stop ? 'Stop' : 'Pass'}
+          {...(stop ? { href: `#${rowId(stop.place)}` } : {})}
+        />
+        <span>
+          <b>{show(answer.total_m3_s, 'water-flow')}</b> at once by {designWords[answer.designBy]};
+          the main then stands at <b>{show(answer.sourceGauge_Pa, 'water-pressure')}</b>
+          {answer.reducedTo_Pa === undefined ? '' : ' behind its reducing valve'}.
+          {longest && (
+            <>
+              {' '}
+              Hot water is waited for up to <b>{durationWords(longest.wait_s)}</b>.
+            </>
+          )}
+          {fixes > 0 && !stop && (
+            <> {fixes === 1 ? 'One thing is' : `${fixes} things are`} to fix before handover.</>
+          )}
+        </span>
       </VerdictLine>
     </>
   )
 }
 
-const Diagram = memo(function Diagram({ answer, real, selected, onPick }: { readonly answer: WaterAnswer; readonly real: Running | undefined; readonly selected: string | undefined; readonly onPick: (id: string) => void }) {
+const Diagram = memo(function Diagram({
+  answer,
+  real,
+  selected,
+  onPick,
+}: {
+  readonly answer: WaterAnswer
+  readonly real: Running | undefined
+  readonly selected: string | undefined
+  readonly onPick: (id: string) => void
+}) {
   const { show } = useJob()
   const narrow = useNarrow()
-  const drawing = useMemo(() => waterTree(answer, show, narrow ? 366 : 820, selected, real && {
-    far_Pa: (id) => real.answer.states.get(id)?.farGauge_Pa, sourceGauge_Pa: real.answer.sourceGauge_Pa,
-    given: (id) => { const one = real.answer.given.get(id); return one && `${show.figure(one.flow_m3_s, 'water-flow')} of ${show.figure(one.wanted_m3_s, 'water-flow')}` },
-  }), [answer, show, narrow, selected, real])
+  const drawing = useMemo(
+    () =>
+      waterTree(
+        answer,
+        show,
+        narrow ? 366 : 820,
+        selected,
+        real && {
+          far_Pa: (id) => real.answer.states.get(id)?.farGauge_Pa,
+          sourceGauge_Pa: real.answer.sourceGauge_Pa,
+          given: (id) => {
+            const one = real.answer.given.get(id)
+            return (
+              one &&
+              `${show.figure(one.flow_m3_s, 'water-flow')} of ${show.figure(one.wanted_m3_s, 'water-flow')}`
+            )
+          },
+        },
+      ),
+    [answer, show, narrow, selected, real],
+  )
   return (
     <Quad tabIndex={0} aria-label="Pipe tree and pressure" role="region">
       <DrawingView drawing={drawing} selected={selected} onPick={onPick} />
-      <Button look="text" onPress={() => saveFile('water-feed.svg', 'image/svg+xml', drawingSvg(drawing))}>Save the drawing</Button>
+      <Button
+        look="text"
+        onPress={() => saveFile('water-feed.svg', 'image/svg+xml', drawingSvg(drawing))}
+      >
+        Save the drawing
+      </Button>
     </Quad>
   )
 })

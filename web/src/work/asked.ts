@@ -1,8 +1,20 @@
-import type { CyclePlan, CycleTrace, DrawOffModel, DrawOffResult, JobDocument, Leaning, LeaningSheet } from '@hestian/core'
+import type {
+  CyclePlan,
+  CycleTrace,
+  DrawOffModel,
+  DrawOffResult,
+  JobDocument,
+  Leaning,
+  LeaningSheet,
+} from '@hestian/core'
 
 /** What the worker is asked, and what it answers. */
 export type Asked =
-  | { readonly kind: 'leans'; readonly document: JobDocument; readonly sheets: readonly LeaningSheet[] }
+  | {
+      readonly kind: 'leans'
+      readonly document: JobDocument
+      readonly sheets: readonly LeaningSheet[]
+    }
   | { readonly kind: 'draws'; readonly models: readonly DrawOffModel[] }
   | { readonly kind: 'cycle'; readonly plan: CyclePlan }
 
