@@ -1,5 +1,12 @@
 import { createHash } from 'node:crypto'
-import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import {
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  writeFileSync,
+} from 'node:fs'
 import { join, resolve } from 'node:path'
 import { answers, ensureBuilt, ensureInstalled, root, say, start, stop } from './setup.mjs'
 
@@ -22,6 +29,9 @@ ensureBuilt()
 mkdirSync(data, { recursive: true })
 if (!filled) writeFileSync(mark, JSON.stringify({ made: 'by npm run demo', seeded: false }))
 
+// The firm's people and their tickets: jobs bring names along, never tickets.
+copyFileSync(join(root, 'demo/people.json'), join(data, 'people.json'))
+
 const tsx = ['--import', 'tsx']
 say('starting the simulated manometer and the server …')
 start(
@@ -32,7 +42,7 @@ start(
 )
 start(
   'server',
-  [...tsx, 'server/src/index.ts'],
+  ['--enable-source-maps', 'server/dist/server.mjs'],
   { PORT: String(port), HOST: host, HESTIAN_DATA: data, HESTIAN_GAUGE: `127.0.0.1:${gaugePort}` },
   { lasting: true, quiet: true },
 )

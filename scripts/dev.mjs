@@ -1,9 +1,11 @@
 import { join, resolve } from 'node:path'
-import { ensureInstalled, root, say, start } from './setup.mjs'
+import { ensureBuilt, ensureInstalled, root, say, start } from './setup.mjs'
 
 const port = Number(process.env.PORT ?? 4180)
 const data = resolve(process.env.HESTIAN_DATA ?? join(root, 'data/dev'))
 ensureInstalled()
+ensureBuilt()
+await (await import('./buildServer.mjs')).watchServer()
 const tsx = ['--import', 'tsx']
 start(
   'simulated manometer',
@@ -13,7 +15,7 @@ start(
 )
 start(
   'server',
-  [join(root, 'node_modules/tsx/dist/cli.mjs'), 'watch', 'server/src/index.ts'],
+  ['--watch', '--enable-source-maps', 'server/dist/server.mjs'],
   { PORT: String(port), HESTIAN_DATA: data, HESTIAN_GAUGE: `127.0.0.1:${port + 1}` },
   { lasting: true },
 )

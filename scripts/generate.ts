@@ -1,6 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { demoPapers } from '../demo/src/evidence'
 import { demoJobs } from '../demo/src/index'
+import { people } from '../demo/src/people'
 import {
   jobDocumentSchema,
   listOfFindings,
@@ -17,6 +18,7 @@ for (const [name, bytes] of Object.entries(demoPapers()))
   writeFileSync(`demo/evidence/${name}`, bytes)
 for (const [name, file] of Object.entries(demoJobs()))
   writeFileSync(`demo/jobs/${name}.json`, `${JSON.stringify(file)}\n`)
+writeFileSync('demo/people.json', `${JSON.stringify(people, null, 2)}\n`)
 writeFileSync('docs/generated/job-document.schema.json', jobDocumentSchema())
 writeFileSync('docs/generated/openapi.json', await openApi())
 writeFileSync('docs/generated/findings.md', listOfFindings())

@@ -101,31 +101,37 @@ export function ensureChromium() {
   if (!existsSync(chromium)) apt(['chromium'], 'the journeys in the browser')
 }
 
-/** Builds the interface when it is not there or older than its sources. */
+const newest = (folder) =>
+  Math.max(
+    0,
+    ...readdirSync(folder, { withFileTypes: true, recursive: true })
+      .filter((entry) => entry.isFile())
+      .map((entry) => statSync(join(entry.parentPath ?? entry.path, entry.name)).mtimeMs),
+  )
+
+/** Runs a build when its result is not there or older than its sources. */
+function ensureFresh(what, { result, sources, script, cwd = root }) {
+  const made = join(root, result)
+  const changed = Math.max(...sources.map((source) => newest(join(root, source))))
+  if (existsSync(made) && statSync(made).mtimeMs > changed) return
+  say(`building ${what} …`)
+  if (spawnSync(process.execPath, script, { cwd, stdio: 'inherit' }).status !== 0)
+    stop(`${what} did not build; the lines above say why.`)
+}
+
+/** Builds the interface and the server where they are missing or out of date. */
 export function ensureBuilt() {
-  const index = join(root, 'web/dist/index.html')
-  const newest = (folder) =>
-    Math.max(
-      0,
-      ...readdirSync(folder, { withFileTypes: true, recursive: true })
-        .filter((entry) => entry.isFile())
-        .map((entry) => statSync(join(entry.parentPath ?? entry.path, entry.name)).mtimeMs),
-    )
-  const sources = Math.max(
-    newest(join(root, 'web/src')),
-    newest(join(root, 'core/src')),
-    statSync(join(root, 'web/index.html')).mtimeMs,
-  )
-  if (existsSync(index) && statSync(index).mtimeMs > sources) return
-  say('building the interface …')
-  if (
-    spawnSync(
-      process.execPath,
-      [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'],
-      { cwd: join(root, 'web'), stdio: 'inherit' },
-    ).status !== 0
-  )
-    stop('the interface did not build; the lines above say why.')
+  ensureFresh('the interface', {
+    result: 'web/dist/index.html',
+    sources: ['web/src', 'web/public', 'core/src'],
+    script: [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'],
+    cwd: join(root, 'web'),
+  })
+  ensureFresh('the server', {
+    result: 'server/dist/server.mjs',
+    sources: ['server/src', 'core/src'],
+    script: [join(root, 'scripts/buildServer.mjs')],
+  })
 }
 
 const children = new Set()
@@ -142,7 +148,7 @@ export function start(name, args, env, { lasting = false, quiet = false } = {}) 
   child.on('exit', (code, signal) => {
     children.delete(child)
     if (ending) return
-    if (!lasting) stop(`the ${name} ended by itself (${signal ?? code}).`)
+    if (!lasting || code === 78) stop(`the ${name} ended by itself (${signal ?? code}).`)
     say(`the ${name} ended by itself (${signal ?? code}); starting it again.`)
     setTimeout(() => {
       if (!ending) start(name, args, env, { lasting, quiet })

@@ -102,7 +102,7 @@ describe.each(everywhere)('%s by the rules of %s', (_, practice, document, file)
       expect(`${item.name} ${item.limit} ${item.found ?? ''}`).not.toMatch(broken)
   })
   test('the board, the pack and the report say it without a hole', () => {
-    const state = { ...file, document, revisions: [] }
+    const state = { ...file, document, revisions: [], importedAt: null }
     const judgement = judge(solution, { entries: file.records, samples: file.samples })
     const facts = { state, solution, judgement, people, printedAt: '2026-11-25T10:00:00.000Z' }
     for (const printed of [handoverSheet(facts), inspectionReport(facts, new Map())]) {

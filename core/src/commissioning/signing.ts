@@ -31,8 +31,10 @@ export function confirmGuard(judgement: Judgement, stepId: string, guardId: stri
     return refuse('not-yet', `Step ${judged.number} comes after one that is still open.`)
   const { guards } = judged.progress
   const index = guards.findIndex(({ guard }) => guard.kind === 'seen' && guard.id === guardId)
-  const before = guards.slice(0, index).find((guard) => !guard.holds)
   if (index < 0) return refuse('no-such-step', 'This step has no such guard.')
+  // Confirmed already, by another hand or the same one pressing again: once is enough.
+  if (guards[index]?.holds) return { ok: true, bodies: [] }
+  const before = guards.slice(0, index).find((guard) => !guard.holds)
   if (before) return refuse('guard-open', `First: ${before.guard.text}.`)
   return {
     ok: true,

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { JobDocument } from '../job/document'
 import { evidenceTypes } from '../job/known'
-import { JobRecord, RecordBody, SampleSchema } from '../job/records'
+import { instant_ms, JobRecord, recordId, SampleSchema } from '../job/records'
 import { practiceNames } from '../practice/practices'
 import { sheetIds } from '../solve/sheet'
 import type { Measure } from '../units/measure'
@@ -9,6 +9,7 @@ import { ranges } from '../units/measure'
 import type { UnitName } from '../units/units'
 import { units } from '../units/units'
 import { tickets } from '../practice/tickets'
+import { jobLimits } from './limits'
 import type { RefusalCode } from './refusals'
 import { refusals } from './refusals'
 
@@ -19,13 +20,13 @@ const id = z
   .regex(/^[\w-]+$/, 'letters, digits, - and _')
 
 export const JobParams = z.object({ jobId: id })
-export const TestParams = z.object({ jobId: id, testId: id })
+export const TestParams = z.object({ jobId: id, testId: recordId })
 export const RevisionParams = z.object({
   jobId: id,
   letter: z.string().regex(/^[A-Z]{1,2}$/, 'a letter, as in A'),
 })
-export const StepParams = z.object({ jobId: id, stepId: z.string().min(1).max(60) })
-export const OffParams = z.object({ jobId: id, offId: id })
+export const StepParams = z.object({ jobId: id, stepId: z.string().min(1).max(200) })
+export const OffParams = z.object({ jobId: id, offId: recordId })
 export const GaugeParams = z.object({ gaugeId: id })
 
 const refusalCodes = Object.keys(refusals) as [RefusalCode, ...RefusalCode[]]
@@ -54,18 +55,23 @@ export type OwnUnits = z.infer<typeof OwnUnits>
 
 export const PersonSchema = z.object({
   id,
-  name: z.string(),
-  role: z.string(),
+  name: z.string().min(1).max(120),
+  role: z.string().max(60),
   tickets: z.array(z.enum(tickets)),
   units: OwnUnits.optional(),
 })
 export const PersonParams = z.object({ personId: id })
 
+const revisionLetter = z.string().regex(/^[A-Z]{1,2}$/, 'a letter, as in A')
+const saveNumber = z.number().int().min(0).max(1e9)
+
 export const RevisionInfo = z.object({
-  letter: z.string(),
-  at: z.string(),
-  by: z.string(),
+  letter: revisionLetter,
+  at: z.iso.datetime(),
+  by: z.string().min(1).max(60),
   signed: z.boolean(),
+  /** It came with an imported file: what that says is signed was not signed here. */
+  imported: z.boolean().optional(),
 })
 export type RevisionInfo = z.infer<typeof RevisionInfo>
 
@@ -74,9 +80,11 @@ export const JobState = z.object({
   id,
   number: z.string(),
   document: JobDocument,
-  saveNumber: z.number().int(),
+  saveNumber,
   /** The letter under which the design is frozen; null while it is being edited. */
   frozen: z.string().nullable(),
+  /** When it came in from a file; null for a job begun here. */
+  importedAt: z.string().nullable(),
   revisions: z.array(RevisionInfo),
   records: z.array(JobRecord),
   samples: z.record(z.string(), z.array(SampleSchema)),
@@ -108,6 +116,8 @@ export const BoardRow = z.object({
   frozen: z.string().nullable(),
   archived: z.boolean(),
   changedAt: z.string(),
+  /** What is stored of it cannot be read; `waits` says why. */
+  unreadable: z.boolean(),
 })
 export type BoardRow = z.infer<typeof BoardRow>
 
@@ -129,6 +139,10 @@ export const BoardPage = z.object({
   withOff: z.number().int(),
   archived: z.number().int(),
   byStage: z.record(z.string(), z.number().int()),
+  /** Room left on the server's disk, bytes; null where the system does not say. */
+  free_bytes: z.number().nullable(),
+  /** So little room is left that something has to be done. */
+  lowSpace: z.boolean(),
 })
 export type BoardPage = z.infer<typeof BoardPage>
 
@@ -139,9 +153,8 @@ export const DuplicateJob = z.object({
   name: z.string().trim().min(1, 'the job needs a name').max(120, 'at most 120 characters'),
 })
 
-export const EvidenceParams = z.object({
-  hash: z.string().regex(/^[0-9a-f]{64}$/, 'a SHA-256 in hex'),
-})
+export const evidenceHash = z.string().regex(/^[0-9a-f]{64}$/, 'a SHA-256 in hex')
+export const EvidenceParams = z.object({ hash: evidenceHash })
 export const EvidenceStored = z.object({
   hash: z.string(),
   type: z.enum(evidenceTypes),
@@ -159,36 +172,18 @@ export type NewJob = z.infer<typeof NewJob>
 
 export const SaveDraft = z.object({
   document: JobDocument,
-  saveNumber: z.number().int().min(0),
+  saveNumber,
   by: id,
 })
 export type SaveDraft = z.infer<typeof SaveDraft>
 export const Saved = z.object({ saveNumber: z.number().int() })
 
-/** A record as a client sends it: the server adds when it arrived. Tests, steps and signatures have routes of their own. */
-export const NewRecord = z.object({
-  id: z
-    .string()
-    .min(8)
-    .max(60)
-    .regex(/^[\w-]+$/),
-  at: z.iso.datetime(),
-  by: id,
-  replaces: z.string().max(60).optional(),
-  reason: z.string().max(200).optional(),
-  body: RecordBody,
-})
-export type NewRecord = z.infer<typeof NewRecord>
+/** A record as a client sends it is a record as it is stored. Tests, steps and signatures have routes of their own. */
+export const NewRecord = JobRecord
+export type NewRecord = JobRecord
 
-const act = {
-  id: z
-    .string()
-    .min(8)
-    .max(60)
-    .regex(/^[\w-]+$/),
-  by: id,
-}
-export const ConfirmGuard = z.object({ ...act, guardId: z.string().min(1).max(60) })
+const act = { id: recordId, by: id }
+export const ConfirmGuard = z.object({ ...act, guardId: z.string().min(1).max(200) })
 export const SignStep = z.object({
   ...act,
   reading: z.object({ si: z.number().finite(), typed: z.string().max(80) }).optional(),
@@ -197,11 +192,7 @@ export const Act = z.object(act)
 export const ProveSheet = z.object({ ...act, sheet: z.enum(sheetIds) })
 export const BeginTest = z.object({
   ...act,
-  testId: z
-    .string()
-    .min(8)
-    .max(60)
-    .regex(/^[\w-]+$/),
+  testId: recordId,
   how: z.discriminatedUnion('reading', [
     z.object({ reading: z.literal('streamed'), gaugeId: id }),
     z.object({
@@ -209,7 +200,7 @@ export const BeginTest = z.object({
       kind: z.enum(['water-gauge', 'digital']),
       resolution_Pa: z.number().positive().max(1e5),
       instrument: z.string().max(200),
-      from_ms: z.number().int().min(0),
+      from_ms: instant_ms,
     }),
   ]),
   prepared: z.array(z.string().max(200)).max(60),
@@ -236,6 +227,9 @@ export const SignHandover = z.object({
   typedName: z.string().trim().min(2, 'type your name').max(120),
 })
 export const NewRevision = z.object({ ...act })
+/** What an import made of a file: its number is a new one where that in the file was taken or none of ours. */
+export const ImportedJob = z.object({ id, number: z.string(), renumbered: z.boolean() })
+export type ImportedJob = z.infer<typeof ImportedJob>
 
 export const GaugeState = z.object({
   id,
@@ -255,20 +249,51 @@ export const PlantCommand = z.object({
 })
 export type PlantCommand = z.infer<typeof PlantCommand>
 
+const isUnique = (values: readonly unknown[]): boolean => new Set(values).size === values.length
+
 /** A job with all it holds: revisions, records, samples, signatures. Exported and imported without loss. */
-export const JobFile = z.object({
-  format: z.literal('hestian-job'),
-  formatVersion: z.literal(1),
-  id,
-  number: z.string().max(20),
-  saveNumber: z.number().int().min(0),
-  frozen: z.string().max(2).nullable(),
-  document: JobDocument,
-  revisions: z.array(RevisionInfo.extend({ document: JobDocument })).max(200),
-  records: z.array(JobRecord).max(20000),
-  samples: z.record(z.string().max(60), z.array(SampleSchema).max(200000)),
-  people: z.array(PersonSchema).max(500),
-})
+export const JobFile = z
+  .object({
+    format: z.literal('hestian-job'),
+    formatVersion: z.literal(1),
+    id,
+    number: z
+      .string()
+      .max(20, 'at most 20 characters')
+      .regex(/^[\w][\w .-]*$/, 'letters, digits, spaces, points and hyphens, on one line'),
+    saveNumber,
+    frozen: revisionLetter.nullable(),
+    document: JobDocument,
+    revisions: z
+      .array(RevisionInfo.omit({ imported: true }).extend({ document: JobDocument }))
+      .max(jobLimits.revisions)
+      .refine((revisions) => isUnique(revisions.map((one) => one.letter)), 'one letter twice'),
+    records: z
+      .array(JobRecord)
+      .max(jobLimits.records)
+      .refine((records) => isUnique(records.map((one) => one.id)), 'one record twice'),
+    samples: z.record(
+      recordId,
+      z
+        .array(SampleSchema)
+        .max(jobLimits.samples)
+        .refine(
+          (samples) => isUnique(samples.map((one) => one.at_ms)),
+          'two readings at one instant',
+        ),
+    ),
+    people: z
+      .array(PersonSchema)
+      .max(500)
+      .refine((people) => isUnique(people.map((one) => one.id)), 'one person twice'),
+    /** Hashes of photographs and papers that the job names and this file does not carry; none where they come beside it. */
+    leavesOut: z.array(evidenceHash).max(20_000).optional(),
+  })
+  .refine(
+    ({ frozen, revisions }) =>
+      frozen === null || revisions.some((one) => one.letter === frozen && one.signed),
+    { path: ['frozen'], message: 'must be the letter of a signed revision in the file' },
+  )
 export type JobFile = z.infer<typeof JobFile>
 
 /** What the server sends down its event stream. */

@@ -46,6 +46,38 @@ export const refusals = {
   },
   'no-such-evidence': { status: 404, means: 'No file of this hash is kept here.' },
   'too-large': { status: 413, means: 'The request is larger than is accepted.' },
+  'disk-full': {
+    status: 507,
+    means:
+      'The disk of the server is full: nothing was stored. The client keeps it and sends it again.',
+  },
+  'storage-failed': {
+    status: 503,
+    means:
+      'The server cannot write to its disk: nothing was stored. The client keeps it and sends it again.',
+  },
+  'took-too-long': {
+    status: 503,
+    means: 'Computing or printing took longer than is allowed; the server goes on.',
+  },
+  'job-unreadable': {
+    status: 422,
+    means: 'What is stored of this job cannot be read; the others are not touched.',
+  },
+  'job-full': {
+    status: 409,
+    means: 'The job holds as many records, readings or revisions as a job may.',
+  },
+  'sample-taken': {
+    status: 409,
+    means: 'At this instant of the test another reading is stored already.',
+  },
+  'evidence-damaged': {
+    status: 410,
+    means: 'The file is missing or damaged on the server; sending it again heals it.',
+  },
+  'too-many': { status: 429, means: 'More of these at a time than one address may have.' },
+  'other-host': { status: 421, means: 'The server was asked under a name that it does not go by.' },
   'no-such-place': { status: 404, means: 'There is nothing at this address.' },
 } as const satisfies Record<string, { status: number; means: string }>
 

@@ -76,9 +76,7 @@ export function designFlows(
 }
 
 /** Both sides of an outlet beyond one pipe, by outlet. */
-function byOutlet(
-  ends: readonly EndDraw[],
-): ReadonlyMap<
+function byOutlet(ends: readonly EndDraw[]): ReadonlyMap<
   string,
   {
     readonly hot: number

@@ -3,13 +3,13 @@ import { ranges } from '../units/measure'
 import { day, photos, siteBases } from './known'
 import { Draught } from './surveyDocument'
 
-const id = z
+export const recordId = z
   .string()
   .min(8)
   .max(60)
   .regex(/^[\w-]+$/, 'letters, digits, - and _')
 const short = z.string().max(200)
-const instant_ms = z.number().int().min(0).max(4e12)
+export const instant_ms = z.number().int().min(0).max(4e12)
 const finite = z.number().finite()
 
 /** What was left out of its normal place, and the symbol its tag carries. */
@@ -89,7 +89,7 @@ export const RecordBody = z.discriminatedUnion('kind', [
     due: day.nullable(),
     item: z.string().max(60).optional(),
   }),
-  z.object({ kind: z.literal('snag-done'), snag: id }),
+  z.object({ kind: z.literal('snag-done'), snag: recordId }),
   z.object({
     kind: z.literal('chosen-option'),
     optionId: z.string().max(60),
@@ -102,32 +102,39 @@ export const RecordBody = z.discriminatedUnion('kind', [
     state: z.enum(offStates),
     where: short,
     because: short,
-    backBefore: z.string().max(60).optional(),
-    stepId: z.string().max(60).optional(),
+    backBefore: z.string().max(200).optional(),
+    stepId: z.string().max(280).optional(),
     testId: z.string().max(60).optional(),
   }),
-  z.object({ kind: z.literal('put-back'), off: id }),
+  z.object({ kind: z.literal('put-back'), off: recordId }),
   z.object({
     kind: z.literal('test-begun'),
-    testId: id,
+    testId: recordId,
     plan: TightnessPlanSchema,
     reading: z.enum(['streamed', 'typed']),
     gaugeId: z.string().max(60).optional(),
     instrument: short,
     settleFrom_ms: instant_ms,
     prepared: z.array(short).max(60),
+    /** Fingerprint of the pipes that were tested; none in records of before. */
+    restsOn: z.string().max(120).optional(),
   }),
-  z.object({ kind: z.literal('test-topped-up'), testId: id, settleFrom_ms: instant_ms }),
-  z.object({ kind: z.literal('test-note'), testId: id, at_ms: instant_ms, text: short.min(1) }),
-  z.object({ kind: z.literal('test-ended'), testId: id, early: z.boolean() }),
+  z.object({ kind: z.literal('test-topped-up'), testId: recordId, settleFrom_ms: instant_ms }),
+  z.object({
+    kind: z.literal('test-note'),
+    testId: recordId,
+    at_ms: instant_ms,
+    text: short.min(1),
+  }),
+  z.object({ kind: z.literal('test-ended'), testId: recordId, early: z.boolean() }),
   z.object({
     kind: z.literal('repaired'),
-    testId: id,
+    testId: recordId,
     what: z.string().trim().min(3, 'say what was repaired').max(400),
   }),
   z.object({
     kind: z.literal('step'),
-    stepId: z.string().min(1).max(60),
+    stepId: z.string().min(1).max(420),
     guards: z.array(z.string().max(80)).max(20),
     si: finite.optional(),
     typed: z.string().max(80).optional(),
@@ -150,10 +157,10 @@ export type RecordKind = RecordBody['kind']
 
 export const JobRecord = z.object({
   /** Made where the record is made, so that sending it twice stores it once. */
-  id,
+  id: recordId,
   at: z.iso.datetime(),
   by: z.string().min(1).max(60),
-  replaces: id.optional(),
+  replaces: recordId.optional(),
   reason: short.optional(),
   body: RecordBody,
 })

@@ -37,9 +37,7 @@ const anyTree = fc
   )
 
 /** Every combination of offers that keeps the allowances and the feeder rule, with its cost. */
-function everyWay(
-  pipes: readonly OfferedPipe[],
-): readonly {
+function everyWay(pipes: readonly OfferedPipe[]): readonly {
   readonly cost: number
   readonly picks: readonly number[]
   readonly dropTo: readonly number[]

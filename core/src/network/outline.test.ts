@@ -2,14 +2,12 @@ import fc from 'fast-check'
 import { outlineOf } from './outline'
 import { meterNode } from './tree'
 
-const tree = fc
-  .array(fc.nat(30), { minLength: 1, maxLength: 25 })
-  .map((feeders) =>
-    feeders.map((feeder, i) => ({
-      id: `p${i}`,
-      from: feeder % (i + 1) === i ? meterNode : `p${feeder % (i + 1)}`,
-    })),
-  )
+const tree = fc.array(fc.nat(30), { minLength: 1, maxLength: 25 }).map((feeders) =>
+  feeders.map((feeder, i) => ({
+    id: `p${i}`,
+    from: feeder % (i + 1) === i ? meterNode : `p${feeder % (i + 1)}`,
+  })),
+)
 
 test('every pipe stands once, after the one it leaves, and no deeper than one in from it', () =>
   fc.assert(

@@ -5,6 +5,7 @@ import { ofKind } from '../job/records'
 import { fingerprint } from '../job/merge'
 import type { Sample, TightnessRun, TightnessVerdict } from '../proving/gasTightness'
 import { judgeTightness } from '../proving/gasTightness'
+import { testedFingerprint } from '../proving/tested'
 import { inspectionItems } from '../survey/inspection'
 import { sources } from '../answer/sources'
 import { showIn } from '../units/format'
@@ -171,7 +172,9 @@ export const sheetCode = (sheet: SheetId): string => {
 export function judge(solution: Solution, records: Records): Judgement {
   const off = stillOff(records.entries)
   const tests = judgeTests(records)
-  const gasTight = tests.length > 0 && tests[tests.length - 1]?.verdict.outcome === 'passed'
+  const lastTest = tests[tests.length - 1]
+  const gasTight =
+    lastTest?.verdict.outcome === 'passed' && isStillTested(lastTest, solution.document)
   const steps = judgeSteps(solution.steps, records.entries, off, gasTight)
   const snags = openSnags(records.entries)
   const inspected = lastInspected(records.entries)
@@ -205,6 +208,19 @@ export function judge(solution: Solution, records: Records): Judgement {
     missing,
     canSign: missing.length === 0,
   }
+}
+
+/** Whether what was tested lies there unchanged. Tests recorded before they kept a fingerprint count as they did. */
+export const isStillTested = (
+  test: Pick<JudgedTest, 'begun'>,
+  document: Solution['document'],
+): boolean => test.begun.restsOn === undefined || test.begun.restsOn === testedFingerprint(document)
+
+function missingTest(last: JudgedTest | undefined): string {
+  if (!last) return 'A gas tightness test'
+  return last.verdict.outcome === 'passed'
+    ? 'The gas pipes were changed since the test that passed: a gas tightness test of them as they are now'
+    : 'A gas tightness test that passed'
 }
 
 /** Everything shut, opened, linked or overridden that nobody has put back. */
@@ -381,7 +397,7 @@ function judgeSheets(
     : [
         {
           place: 'tests',
-          what: lastTest ? 'A gas tightness test that passed' : 'A gas tightness test',
+          what: missingTest(lastTest),
         },
       ]
   const stepsDone = judged.steps.filter((one) => one.progress.state === 'done').length

@@ -8,7 +8,7 @@ import { solve } from './solve'
 /** Raised when a summary says something else of the same job: stored ones are then made again. */
 export const summaryVersion = 3
 
-export type Summary = Omit<BoardRow, 'archived' | 'changedAt'>
+export type Summary = Omit<BoardRow, 'archived' | 'changedAt' | 'unreadable'>
 
 /** A job as the board shows it: its stage, what it waits for and on whom, and what is off on its site. Pure. */
 export function summaryOf(state: JobState): Summary {

@@ -27,6 +27,7 @@ const open = async (gaugePort?: number) => {
       : {}),
   })
   await opened.people.add(people)
+  await opened.takeUp()
   return opened
 }
 beforeEach(async () => {
@@ -328,7 +329,7 @@ describe('a commissioning job', () => {
         by: 'lead',
       }),
     ).toMatchObject({ status: 409, body: { code: 'frozen' } })
-    expect((await send('POST', `${url}/revisions`, act())).status).toBe(201)
+    expect((await send('POST', `${url}/unfreeze`, act())).status).toBe(201)
     expect((await at()).frozen).toBeNull()
     expect((await send('GET', `${url}/revisions/A`)).body.signed).toBe(true)
   })

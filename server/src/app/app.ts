@@ -1,44 +1,45 @@
-import { existsSync } from 'node:fs'
-import { join } from 'node:path'
-import fastifyStatic from '@fastify/static'
+import { existsSync, mkdirSync } from 'node:fs'
 import swagger from '@fastify/swagger'
-import {
-  JobDocument,
-  JobFile,
-  OwnUnits,
-  PersonParams,
-  PersonSchema,
-  Refused as RefusedSchema,
-} from '@hestian/core'
-import type { Refused } from '@hestian/core'
+import { JobDocument, JobFile, OwnUnits, PersonParams, PersonSchema, Refused } from '@hestian/core'
+import type { FastifyInstance } from 'fastify'
 import Fastify from 'fastify'
-import type { FastifyError, FastifyInstance } from 'fastify'
+import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
 import {
-  hasZodFastifySchemaValidationErrors,
   jsonSchemaTransform,
   serializerCompiler,
   validatorCompiler,
 } from 'fastify-type-provider-zod'
-import type { ZodTypeProvider } from 'fastify-type-provider-zod'
 import { z } from 'zod'
-import { openDatabase } from '../db/database'
+import { checkDatabase } from '../db/checkDatabase'
+import { Database } from '../db/database'
+import { lockFolder } from '../db/folderLock'
+import { freeSpace_bytes } from '../db/freeSpace'
+import { evidenceRoutes } from '../evidence/evidenceRoutes'
+import { EvidenceStore } from '../evidence/evidenceStore'
 import type { GaugeAddress } from '../gauges/gaugeLink'
 import { GaugeLink } from '../gauges/gaugeLink'
 import { gaugeRoutes } from '../gauges/gaugeRoutes'
-import { evidenceRoutes } from '../evidence/evidenceRoutes'
-import { EvidenceStore } from '../evidence/evidenceStore'
 import { readBoard } from '../jobs/board'
+import { fileRoutes } from '../jobs/fileRoutes'
 import { jobRoutes } from '../jobs/jobRoutes'
 import { JobStore } from '../jobs/jobStore'
+import { Summaries } from '../jobs/summaries'
 import { LiveHub } from '../live/hub'
 import { liveRoutes } from '../live/liveRoutes'
 import { packRoutes } from '../pack/packRoutes'
+import { readPeopleFile } from '../people/peopleFile'
 import { PeopleStore } from '../people/peopleStore'
 import { TestRecorder } from '../proving/recorder'
+import { SampleBuffer } from '../proving/sampleBuffer'
 import { testRoutes } from '../proving/testRoutes'
+import type { WorkerPool } from '../workers/pool'
+import { makeTasks } from '../workers/tasks'
+import { answerErrors } from './answers'
+import type { DoorLimits } from './doors'
+import { doorLimits, guardDoors } from './doors'
 import type { Clock } from './parts'
 import { systemClock } from './parts'
-import { Refusal } from './refusal'
+import { serveApiAlone, serveWeb } from './web'
 
 export interface AppOptions {
   readonly dataFolder: string
@@ -47,44 +48,42 @@ export interface AppOptions {
   readonly webFolder?: string
   readonly clock?: Clock
   readonly log?: boolean
+  /** Names it may be asked under, beside localhost and addresses in figures. */
+  readonly hosts?: readonly string[]
+  /** Proxies whose word on who asks is taken. */
+  readonly proxies?: readonly string[]
+  readonly limits?: DoorLimits
+  /** Starts the worker threads once the database is open; without it the heavy work is done in this thread, as tests do. */
+  readonly startWorkers?: (dataFolder: string) => WorkerPool
+  /** Room left on the disk, bytes. */
+  readonly freeSpace?: () => Promise<number | undefined>
 }
 
 export interface App {
   readonly http: FastifyInstance
+  readonly db: Database
   readonly jobs: JobStore
   readonly people: PeopleStore
+  readonly summaries: Summaries
+  /** What can wait until the address answers: summaries that are out of date, tests that were running. */
+  readonly takeUp: () => Promise<void>
 }
 
-/** Puts the parts together: one database, its stores, the gauges, the routes. */
-export async function buildApp({
-  dataFolder,
-  gauges: addresses = [],
-  webFolder,
-  clock = systemClock,
-  log = false,
-}: AppOptions): Promise<App> {
+/** Puts the parts together: one database, its stores, the gauges, the routes. Throws `UnusableFolder` with a sentence where the folder cannot be worked with. */
+export async function buildApp(options: AppOptions): Promise<App> {
+  const { clock = systemClock, webFolder, proxies = [] } = options
   const http = Fastify({
-    logger: log ? { level: 'warn' } : false,
+    logger: options.log ? { level: 'warn' } : false,
     bodyLimit: 1024 * 1024,
     forceCloseConnections: true,
+    trustProxy: proxies.length > 0 ? [...proxies] : false,
   })
   http.setValidatorCompiler(validatorCompiler)
   http.setSerializerCompiler(serializerCompiler)
   answerErrors(http)
-
-  const db = await openDatabase(dataFolder)
-  const hub = new LiveHub()
-  const jobs = new JobStore(db, hub, clock)
-  const evidence = new EvidenceStore(db, dataFolder, clock)
-  const people = new PeopleStore(db)
-  const gauges = addresses.map((address) => new GaugeLink(address))
-  const recorder = new TestRecorder(jobs, gauges, clock, (error) => http.log.error(error))
-  http.addHook('onClose', async () => {
-    recorder.close()
-    gauges.forEach((gauge) => gauge.close())
-    await db.close()
-  })
-
+  await guardDoors(http, { hosts: options.hosts ?? [] })
+  const parts = await openParts(options, clock, (error) => http.log.error(error))
+  http.addHook('onClose', parts.close)
   await http.register(swagger, {
     openapi: {
       info: {
@@ -96,108 +95,119 @@ export async function buildApp({
     },
     transform: jsonSchemaTransform,
   })
-  await http.register(
-    async (api) => {
-      const typed = api.withTypeProvider<ZodTypeProvider>()
-      typed.get('/people', { schema: { response: { 200: z.array(PersonSchema) } } }, async () =>
-        (await people.list()).map((person) => ({ ...person, tickets: [...person.tickets] })),
-      )
-      typed.put(
-        '/people/:personId/units',
-        {
-          schema: {
-            params: PersonParams,
-            body: OwnUnits,
-            response: { 200: z.object({}), 400: RefusedSchema },
-          },
-        },
-        async (request) => {
-          await people.setUnits(request.params.personId, request.body)
-          return {}
-        },
-      )
-      typed.get('/openapi.json', { schema: { hide: true } }, async () => http.swagger())
-      typed.get('/schema/job-document.json', { schema: { hide: true } }, async () =>
-        z.toJSONSchema(JobDocument, { io: 'input' }),
-      )
-      typed.get('/schema/job-file.json', { schema: { hide: true } }, async () =>
-        z.toJSONSchema(JobFile, { io: 'input' }),
-      )
-      await api.register(jobRoutes, { jobs, board: (query) => readBoard(db, query), people, clock })
-      await api.register(evidenceRoutes, { evidence })
-      await api.register(testRoutes, { jobs, people, gauges, recorder, clock })
-      await api.register(gaugeRoutes, { gauges })
-      await api.register(liveRoutes, { hub, jobs })
-      await api.register(packRoutes, { jobs, people, evidence, clock })
-    },
-    { prefix: '/api' },
-  )
+  await http.register((api) => registerRoutes(api, parts, { ...options, clock }), {
+    prefix: '/api',
+  })
   if (webFolder && existsSync(webFolder)) await serveWeb(http, webFolder)
-  else
-    http.setNotFoundHandler((_, reply) =>
-      reply.code(404).send({ code: 'no-such-place', says: 'There is nothing at this address.' }),
-    )
-  await jobs.freshenSummaries((error) => http.log.error(error))
-  await recorder.resume()
-  return { http, jobs, people }
+  else serveApiAlone(http)
+  const { db, jobs, people, summaries, recorder } = parts
+  const takeUp = async () => {
+    await recorder.resume()
+    await summaries.freshen()
+  }
+  return { http, db, jobs, people, summaries, takeUp }
 }
 
-/** Every page is the one page; an address under /api that does not exist says so. */
-async function serveWeb(http: FastifyInstance, webFolder: string): Promise<void> {
-  await http.register(fastifyStatic, {
-    root: webFolder,
-    setHeaders: (reply, path) => {
-      if (path.includes(join('dist', 'assets')))
-        reply.header('cache-control', 'public, max-age=31536000, immutable')
+type Parts = Awaited<ReturnType<typeof openParts>>
+
+async function openParts(
+  { dataFolder, gauges: addresses = [], startWorkers }: AppOptions,
+  clock: Clock,
+  complain: (error: unknown) => void,
+) {
+  checkDatabase(dataFolder)
+  mkdirSync(dataFolder, { recursive: true })
+  const lock = lockFolder(dataFolder, clock.now())
+  const firm = readPeopleFile(dataFolder)
+  const db = await Database.open(dataFolder)
+  const pool = startWorkers?.(dataFolder)
+  const tasks = pool?.tasks ?? makeTasks(db, dataFolder)
+  const hub = new LiveHub()
+  const jobs = new JobStore(db, hub, clock)
+  const people = new PeopleStore(db)
+  if (firm.length > 0) await people.add(firm)
+  const evidence = new EvidenceStore(db, dataFolder, clock, (bytes, type) =>
+    tasks.lookAt({ bytes, type }),
+  )
+  const summaries = new Summaries(db, tasks.summary, complain)
+  jobs.onChanged = summaries.poke
+  const gauges = addresses.map((address) => new GaugeLink(address))
+  const buffer = new SampleBuffer((arriving) => jobs.addSamples(arriving))
+  const recorder = new TestRecorder(jobs, gauges, buffer, clock, complain)
+  const close = async () => {
+    recorder.close()
+    for (const gauge of gauges) gauge.close()
+    await buffer.flush()
+    await summaries.close()
+    await pool?.close()
+    await db.close()
+    lock.release()
+  }
+  return { db, hub, jobs, people, evidence, summaries, gauges, buffer, recorder, tasks, close }
+}
+
+async function registerRoutes(
+  api: FastifyInstance,
+  parts: Parts,
+  options: AppOptions & { readonly clock: Clock },
+): Promise<void> {
+  const { db, hub, jobs, people, evidence, summaries, gauges, tasks } = parts
+  const { clock, dataFolder, limits = doorLimits } = options
+  const freeSpace = options.freeSpace ?? (() => freeSpace_bytes(dataFolder))
+  const perMinute = (max: number) => ({ rateLimit: { max, timeWindow: '1 minute' } })
+  await api.register(peopleRoutes, { people })
+  await api.register(documentRoutes)
+  await api.register(jobRoutes, {
+    jobs,
+    people,
+    tasks,
+    clock,
+    board: async (query) => {
+      await summaries.settled()
+      return readBoard(db, query, await freeSpace())
     },
   })
-  http.setNotFoundHandler((request, reply) =>
-    request.method === 'GET' && !/^\/(api|assets)\//.test(request.url)
-      ? reply.sendFile('index.html')
-      : reply.code(404).send({ code: 'no-such-place', says: 'There is nothing at this address.' }),
+  await api.register(fileRoutes, {
+    jobs,
+    people,
+    evidence,
+    clock,
+    limits: { import: perMinute(limits.imports) },
+  })
+  await api.register(evidenceRoutes, { evidence, limits: { put: perMinute(limits.uploads) } })
+  await api.register(testRoutes, { ...parts, clock })
+  await api.register(gaugeRoutes, { gauges })
+  await api.register(liveRoutes, { hub, jobs, mostStreams: limits.streams })
+  await api.register(packRoutes, { jobs, tasks, clock })
+}
+
+const peopleRoutes: FastifyPluginAsyncZod<{ people: PeopleStore }> = async (app, { people }) => {
+  app.get('/people', { schema: { response: { 200: z.array(PersonSchema) } } }, async () =>
+    (await people.list()).map((person) => ({ ...person, tickets: [...person.tickets] })),
+  )
+  app.put(
+    '/people/:personId/units',
+    {
+      schema: {
+        params: PersonParams,
+        body: OwnUnits,
+        response: { 200: z.object({}), 400: Refused },
+      },
+    },
+    async (request) => {
+      await people.setUnits(request.params.personId, request.body)
+      return {}
+    },
   )
 }
 
-/** Turns everything that goes wrong into a status and a sentence. */
-function answerErrors(http: FastifyInstance): void {
-  http.setErrorHandler((error: FastifyError, request, reply) => {
-    if (error instanceof Refusal)
-      return reply
-        .code(error.status)
-        .send({
-          code: error.code,
-          says: error.message,
-          ...(error.current === undefined ? {} : { current: error.current }),
-        } satisfies Refused)
-    if (hasZodFastifySchemaValidationErrors(error)) {
-      const says = error.validation
-        .slice(0, 3)
-        .map(
-          (issue) =>
-            `${issue.instancePath.replaceAll('/', ' ').trim() || 'the request'}: ${issue.message ?? 'is wrong'}`,
-        )
-        .join('; ')
-      return reply
-        .code(400)
-        .send({ code: 'not-understood', says: `That cannot be understood. ${says}.` })
-    }
-    if (error.statusCode === 413)
-      return reply
-        .code(413)
-        .send({
-          code: 'too-large',
-          says: 'That is too large: at most 1 MB is accepted here, 20 MB for a photograph or paper, 64 MB for a job file.',
-        })
-    if (error.statusCode !== undefined && error.statusCode < 500)
-      return reply
-        .code(error.statusCode === 415 ? 400 : error.statusCode)
-        .send({ code: 'not-understood', says: `That cannot be understood: ${error.message}.` })
-    http.log.error({ error, url: request.url })
-    return reply
-      .code(500)
-      .send({
-        code: 'not-understood',
-        says: 'Something went wrong in Hestian itself. Nothing you typed is lost; try again.',
-      })
-  })
+/** The server's own description: its addresses, and the shapes of what it stores. */
+const documentRoutes: FastifyPluginAsyncZod = async (app) => {
+  app.get('/openapi.json', { schema: { hide: true } }, async () => app.swagger())
+  app.get('/schema/job-document.json', { schema: { hide: true } }, async () =>
+    z.toJSONSchema(JobDocument, { io: 'input' }),
+  )
+  app.get('/schema/job-file.json', { schema: { hide: true } }, async () =>
+    z.toJSONSchema(JobFile, { io: 'input' }),
+  )
 }

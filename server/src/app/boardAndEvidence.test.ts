@@ -3,6 +3,7 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { BoardPage, JobFile, JobState } from '@hestian/core'
+import sharp from 'sharp'
 import { DataSource } from 'typeorm'
 import { demoJobs } from '../../../demo/src/index'
 import { paperPdf } from '../../../demo/src/evidence'
@@ -20,6 +21,7 @@ const clock = {
 const open = async () => {
   const opened = await buildApp({ dataFolder: folder, clock })
   await opened.people.add([{ id: 'lead', name: 'Lead Person', role: 'lead', tickets: ['gas'] }])
+  await opened.takeUp()
   return opened
 }
 beforeEach(async () => {
@@ -237,9 +239,15 @@ describe('evidence', () => {
         Buffer.concat([Buffer.from([0, 0, 0, 24]), Buffer.from('ftypheic'), Buffer.alloc(20)]),
       ),
     ).toMatchObject({ status: 400, body: { says: expect.stringContaining('HEIC') } })
-    expect(await put(withExif(Buffer.from([0xff, 0xd8, 0xff, 0xd9]), exifOfPlace()))).toMatchObject(
-      { status: 400, body: { says: expect.stringContaining('where it was taken') } },
-    )
+    const photo = await sharp({
+      create: { width: 40, height: 30, channels: 3, background: '#888' },
+    })
+      .jpeg()
+      .toBuffer()
+    expect(await put(withExif(photo, exifOfPlace()))).toMatchObject({
+      status: 400,
+      body: { says: expect.stringContaining('where it was taken') as string },
+    })
     expect((await app.http.inject(`/api/evidence/${'b'.repeat(64)}`)).statusCode).toBe(404)
     expect((await app.http.inject('/api/evidence/..%2f..%2fhestian.sqlite')).statusCode).toBe(400)
     expect((await put(Buffer.alloc(21 * 1024 * 1024))).status).toBe(413)

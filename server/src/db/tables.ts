@@ -24,6 +24,9 @@ export interface JobRow {
   snags: number
   shares: string
   summaryVersion: number
+  recordCount: number
+  importedAt: string | null
+  unreadable: number
 }
 export interface RevisionRow {
   jobId: string
@@ -32,6 +35,7 @@ export interface RevisionRow {
   at: string
   by: string
   signed: number
+  imported: number
 }
 export interface RecordRow {
   seq: number
@@ -90,6 +94,9 @@ export const JobTable = new EntitySchema<JobRow>({
     snags: { type: 'integer', default: 0 },
     shares: { type: 'text', default: '[]' },
     summaryVersion: { type: 'integer', default: 0 },
+    recordCount: { type: 'integer', default: 0 },
+    importedAt: { type: 'text', nullable: true },
+    unreadable: { type: 'integer', default: 0 },
   },
 })
 export const RevisionTable = new EntitySchema<RevisionRow>({
@@ -101,6 +108,7 @@ export const RevisionTable = new EntitySchema<RevisionRow>({
     at: { type: 'text' },
     by: { type: 'text' },
     signed: { type: 'integer' },
+    imported: { type: 'integer', default: 0 },
   },
 })
 export const RecordTable = new EntitySchema<RecordRow>({

@@ -6,10 +6,11 @@ import type { EvidenceStore } from './evidenceStore'
 export const largestEvidence = 20 * 1024 * 1024
 
 /** Photographs and papers, in and out as they are. */
-export const evidenceRoutes: FastifyPluginAsyncZod<{ evidence: EvidenceStore }> = async (
-  app,
-  { evidence },
-) => {
+export const evidenceRoutes: FastifyPluginAsyncZod<{
+  evidence: EvidenceStore
+  /** What a limit per address is put on. */
+  limits: { put: object }
+}> = async (app, { evidence, limits }) => {
   app.addContentTypeParser(
     [...evidenceTypes, 'application/octet-stream', 'image/heic', 'image/heif'],
     { parseAs: 'buffer', bodyLimit: largestEvidence },
@@ -20,9 +21,17 @@ export const evidenceRoutes: FastifyPluginAsyncZod<{ evidence: EvidenceStore }> 
     '/evidence/:hash',
     {
       bodyLimit: largestEvidence,
+      config: limits.put,
       schema: {
         params: EvidenceParams,
-        response: { 201: EvidenceStored, 400: Refused, 413: Refused },
+        response: {
+          201: EvidenceStored,
+          400: Refused,
+          413: Refused,
+          429: Refused,
+          503: Refused,
+          507: Refused,
+        },
       },
     },
     async (request, reply) => {
@@ -34,15 +43,19 @@ export const evidenceRoutes: FastifyPluginAsyncZod<{ evidence: EvidenceStore }> 
 
   app.get(
     '/evidence/:hash',
-    { schema: { params: EvidenceParams, response: { 404: Refused } } },
+    { schema: { params: EvidenceParams, response: { 404: Refused, 410: Refused } } },
     async (request, reply) => {
       const { type, bytes } = await evidence.get(request.params.hash)
-      return reply
-        .header('content-type', type)
-        .header('x-content-type-options', 'nosniff')
-        .header('content-security-policy', "default-src 'none'")
-        .header('cache-control', 'private, max-age=31536000, immutable')
-        .send(bytes as never)
+      return (
+        reply
+          .header('content-type', type)
+          .header('x-content-type-options', 'nosniff')
+          .header('content-security-policy', "default-src 'none'")
+          // Shown where a page asks for it as a picture, never run as a page of its own.
+          .header('content-disposition', 'attachment')
+          .header('cache-control', 'private, max-age=31536000, immutable')
+          .send(bytes as never)
+      )
     },
   )
 }

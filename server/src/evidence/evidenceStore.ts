@@ -1,46 +1,41 @@
-import { createHash } from 'node:crypto'
-import { mkdirSync } from 'node:fs'
-import { open, readFile, rename } from 'node:fs/promises'
-import { join } from 'node:path'
-import type { Evidence } from '@hestian/core'
-import exifr from 'exifr'
 import type { Clock } from '../app/parts'
 import { Refusal } from '../app/refusal'
 import type { Database } from '../db/database'
+import { storageFailure } from '../db/storageFailure'
 import { EvidenceTable } from '../db/tables'
+import { EvidenceFiles, sha256 } from './evidenceFiles'
+import type { Looked } from './lookAtFile'
+import type { EvidenceType } from './typeOfBytes'
+import { typeOfBytes } from './typeOfBytes'
 
-type EvidenceType = Evidence['type']
+export type LookAt = (bytes: Buffer, type: EvidenceType) => Promise<Looked>
 
-/** What a file is by its first bytes, whatever it calls itself. */
-function typeOfBytes(bytes: Buffer): EvidenceType | 'heic' | undefined {
-  const ascii = (from: number, to: number) => bytes.subarray(from, to).toString('latin1')
-  if (bytes[0] === 0xff && bytes[1] === 0xd8 && bytes[2] === 0xff) return 'image/jpeg'
-  if (ascii(1, 4) === 'PNG' && bytes[0] === 0x89) return 'image/png'
-  if (ascii(0, 4) === 'RIFF' && ascii(8, 12) === 'WEBP') return 'image/webp'
-  if (ascii(0, 5) === '%PDF-') return 'application/pdf'
-  if (ascii(4, 8) === 'ftyp' && /^(heic|heix|hevc|mif1|msf1|avif)/.test(ascii(8, 12))) return 'heic'
-  return undefined
+interface Stored {
+  readonly hash: string
+  readonly type: EvidenceType
+  readonly bytes: number
 }
 
-/** Photographs and papers, each a file named by the SHA-256 of its bytes in one folder that can be copied. */
+/** Photographs and papers: what is here, and its files. */
 export class EvidenceStore {
-  private readonly folder: string
+  private readonly files: EvidenceFiles
 
   constructor(
     private readonly db: Database,
     dataFolder: string,
     private readonly clock: Clock,
+    private readonly lookAt: LookAt,
   ) {
-    this.folder = join(dataFolder, 'evidence')
-    mkdirSync(this.folder, { recursive: true })
+    this.files = new EvidenceFiles(dataFolder)
+    this.files.prepare()
   }
 
-  /** Keeps a file; one that is here already is not written again. Refused: another hash, another kind of file, a photograph that says where it was taken. */
-  async put(
-    hash: string,
-    bytes: Buffer,
-  ): Promise<{ hash: string; type: EvidenceType; bytes: number }> {
-    if (createHash('sha256').update(bytes).digest('hex') !== hash)
+  /**
+   * Keeps a file; one that is here and sound is not written again, one that went missing or rotten is healed. Refused: another hash,
+   * another kind of file, one that cannot be unpacked or has too many pixels, one that says where it was taken.
+   */
+  async put(hash: string, bytes: Buffer): Promise<Stored> {
+    if (sha256(bytes) !== hash)
       throw new Refusal(
         'not-evidence',
         'The file does not have the hash it was sent under; it was damaged on the way. Send it again.',
@@ -53,51 +48,46 @@ export class EvidenceStore {
       )
     if (!type)
       throw new Refusal('not-evidence', 'This is neither a photograph (JPEG, PNG, WebP) nor a PDF.')
-    if (await saysWhere(type, bytes))
-      throw new Refusal(
-        'not-evidence',
-        'This photograph says where it was taken. Take that out first; the page does it by itself.',
-      )
-    const known = await this.db.source.getRepository(EvidenceTable).findOneBy({ hash })
-    if (!known) {
-      await this.write(hash, bytes)
-      await this.db.inTurn(() =>
-        this.db.source.query(
-          'INSERT OR IGNORE INTO evidence (hash, type, bytes, at) VALUES (?, ?, ?, ?)',
-          [hash, type, bytes.length, this.clock.now()],
-        ),
-      )
-    }
+    const sound = (await this.isListed(hash)) && (await this.files.read(hash)) !== undefined
+    if (!sound) await this.keep({ hash, type, bytes: bytes.length }, bytes)
     return { hash, type, bytes: bytes.length }
   }
 
   async get(hash: string): Promise<{ readonly type: EvidenceType; readonly bytes: Buffer }> {
-    const row = await this.db.source.getRepository(EvidenceTable).findOneBy({ hash })
+    const row = await this.db.read((manager) =>
+      manager.getRepository(EvidenceTable).findOneBy({ hash }),
+    )
     if (!row)
       throw new Refusal('no-such-evidence', 'No photograph or paper of this hash is kept here.')
-    return { type: row.type as EvidenceType, bytes: await readFile(join(this.folder, hash)) }
+    const bytes = await this.files.read(hash)
+    if (!bytes)
+      throw new Refusal(
+        'evidence-damaged',
+        'This photograph or paper is missing or damaged on the server. Add it once more from where it was taken: that heals it.',
+      )
+    return { type: row.type as EvidenceType, bytes }
   }
 
-  /** On disk and synced before its row says that it is there. */
-  private async write(hash: string, bytes: Buffer): Promise<void> {
-    const path = join(this.folder, hash)
-    const file = await open(`${path}.part`, 'w')
+  private async keep(stored: Stored, bytes: Buffer): Promise<void> {
+    const looked = await this.lookAt(bytes, stored.type)
+    if (!looked.ok) throw new Refusal('not-evidence', looked.says)
     try {
-      await file.writeFile(bytes)
-      await file.sync()
-    } finally {
-      await file.close()
+      await this.files.write(stored.hash, bytes)
+    } catch (error) {
+      throw storageFailure(error)
     }
-    await rename(`${path}.part`, path)
+    await this.db.write((manager) =>
+      manager.query('INSERT OR IGNORE INTO evidence (hash, type, bytes, at) VALUES (?, ?, ?, ?)', [
+        stored.hash,
+        stored.type,
+        stored.bytes,
+        this.clock.now(),
+      ]),
+    )
   }
-}
 
-async function saysWhere(type: EvidenceType, bytes: Buffer): Promise<boolean> {
-  if (type !== 'image/jpeg' && type !== 'image/png') return false
-  try {
-    const place = (await exifr.gps(bytes)) as { latitude?: number } | undefined
-    return place?.latitude !== undefined
-  } catch {
-    return false
-  }
+  private isListed = (hash: string): Promise<boolean> =>
+    this.db.read(
+      async (manager) => (await manager.getRepository(EvidenceTable).findOneBy({ hash })) !== null,
+    )
 }

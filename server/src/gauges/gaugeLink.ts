@@ -1,7 +1,9 @@
 import { EventEmitter } from 'node:events'
 import { connect, type Socket } from 'node:net'
-import { createInterface } from 'node:readline'
 import type { GaugeState, PlantCommand, Sample } from '@hestian/core'
+import type { Greeting } from './gaugeLines'
+import { readLine } from './gaugeLines'
+import { Replay } from './replay'
 
 export interface GaugeAddress {
   readonly id: string
@@ -13,23 +15,28 @@ export interface GaugeAddress {
 const retry_ms = 400
 /** Silent when nothing has come for so long. */
 const silent_ms = 3500
+/** A line of the protocol is far shorter; what is longer is not one. */
+const longestLine = 500
+/** A clock that jumps further than this from one sample to the next has jumped; once is nonsense, twice is its new time. */
+const jump_ms = 24 * 3600 * 1000
 
 /**
  * A gauge on its TCP line protocol (stand-ins/gauge/README.md): greets, then sends a line a sample. Reconnects by itself and asks for what
- * it missed since the last sample it saw, which a gauge with a memory sends again.
+ * it missed, which a gauge with a memory sends again. What is no line of the protocol is told as `nonsense` and goes no further.
  */
-export class GaugeLink extends EventEmitter<{ sample: [Sample] }> {
+export class GaugeLink extends EventEmitter<{ sample: [Sample]; nonsense: [] }> {
   private socket: Socket | undefined
   private timer: NodeJS.Timeout | undefined
-  private greeting: Readonly<Record<string, string>> = {}
+  private greeting: Greeting | undefined
   private latest: Sample | undefined
+  private jumped_ms: number | undefined
   private heard_ms = 0
   private closed = false
-  /** Where to take up again after a break, on the gauge's own clock. */
-  private from_ms: number | undefined
+  private replay: Replay | undefined
 
   constructor(readonly address: GaugeAddress) {
     super()
+    this.setMaxListeners(100)
     this.open()
   }
 
@@ -37,26 +44,26 @@ export class GaugeLink extends EventEmitter<{ sample: [Sample] }> {
     const live = this.socket !== undefined && Date.now() - this.heard_ms < silent_ms
     return {
       id: this.address.id,
-      name: this.greeting.name?.replaceAll('_', ' ') ?? this.address.name,
+      name: this.greeting?.name ?? this.address.name,
       state: live ? 'live' : 'silent',
-      simulated: this.greeting.simulated === 'yes',
-      resolution_Pa: Number(this.greeting.resolution_Pa ?? 10),
+      simulated: this.greeting?.simulated ?? false,
+      resolution_Pa: this.greeting?.resolution_Pa ?? 10,
       ...(this.latest ? { latest: this.latest } : {}),
     }
   }
 
-  /** Asks for everything after an instant of the gauge's clock when it next connects, and now if it is connected. */
+  /** Asks for everything after an instant of the gauge's clock, now and after every break. */
   replayFrom(at_ms: number): void {
-    this.from_ms = Math.min(this.from_ms ?? at_ms, at_ms)
-    this.socket?.write(`FROM ${at_ms}\n`)
+    this.replay ??= new Replay(at_ms, Date.now)
+    this.replay.widenTo(at_ms)
+    this.askAgain()
   }
 
   /** Works the simulated pipework; a real gauge answers ERR and nothing happens. */
   plant({ command, gauge_Pa, volume_m3 }: PlantCommand): boolean {
-    if (!this.socket || this.greeting.simulated !== 'yes') return false
-    this.socket.write(
-      `PLANT ${command}${gauge_Pa === undefined ? '' : ` ${gauge_Pa}`}${volume_m3 === undefined ? '' : ` ${volume_m3}`}\n`,
-    )
+    if (!this.socket || !this.greeting?.simulated) return false
+    const words = [command, gauge_Pa, volume_m3].filter((word) => word !== undefined)
+    this.socket.write(`PLANT ${words.join(' ')}\n`)
     return true
   }
 
@@ -66,17 +73,29 @@ export class GaugeLink extends EventEmitter<{ sample: [Sample] }> {
     this.socket?.destroy()
   }
 
+  private askAgain(): void {
+    if (this.socket && this.replay) this.socket.write(`FROM ${this.replay.ask()}\n`)
+  }
+
   private open(): void {
     if (this.closed) return
     const socket = connect(this.address.port, this.address.host)
     socket.setNoDelay(true)
+    socket.setEncoding('utf8')
     socket.on('connect', () => {
       this.socket = socket
-      if (this.from_ms !== undefined) socket.write(`FROM ${this.from_ms}\n`)
+      this.askAgain()
     })
-    createInterface({ input: socket })
-      .on('line', (line) => this.read(line))
-      .on('error', () => undefined)
+    let rest = ''
+    socket.on('data', (text: string) => {
+      const lines = (rest + text).split('\n')
+      rest = lines.pop() ?? ''
+      for (const line of lines) this.read(line)
+      if (rest.length > longestLine) {
+        rest = ''
+        this.emit('nonsense')
+      }
+    })
     socket.on('error', () => undefined)
     socket.on('close', () => {
       this.socket = undefined
@@ -84,20 +103,25 @@ export class GaugeLink extends EventEmitter<{ sample: [Sample] }> {
     })
   }
 
-  private read(line: string): void {
-    const [word, ...rest] = line.trim().split(' ')
-    const pairs = Object.fromEntries(rest.map((pair) => pair.split('=') as [string, string]))
-    if (word === 'HELLO') this.greeting = pairs
-    if (word !== 'S') return
-    const sample: Sample = {
-      at_ms: Number(pairs.t_ms),
-      gauge_Pa: Number(pairs.gauge_Pa),
-      ...(pairs.temp_K === undefined ? {} : { temp_K: Number(pairs.temp_K) }),
-    }
-    if (!Number.isFinite(sample.at_ms) || !Number.isFinite(sample.gauge_Pa)) return
+  private read(text: string): void {
+    const line = text.length > longestLine ? ({ kind: 'nonsense' } as const) : readLine(text)
+    if (line.kind === 'hello') this.greeting = line.greeting
+    if (line.kind === 'nonsense' || (line.kind === 'sample' && this.isJump(line.sample)))
+      this.emit('nonsense')
+    else if (line.kind === 'sample') this.take(line.sample)
+  }
+
+  private take(sample: Sample): void {
     this.heard_ms = Date.now()
     if (!this.latest || sample.at_ms > this.latest.at_ms) this.latest = sample
-    if (this.from_ms !== undefined) this.from_ms = Math.max(this.from_ms, sample.at_ms)
+    this.replay?.saw(sample.at_ms)
     this.emit('sample', sample)
+  }
+
+  private isJump({ at_ms }: Sample): boolean {
+    const before_ms = this.jumped_ms ?? this.latest?.at_ms
+    const jumped = before_ms !== undefined && at_ms - before_ms > jump_ms
+    this.jumped_ms = jumped ? at_ms : undefined
+    return jumped
   }
 }

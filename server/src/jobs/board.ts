@@ -1,6 +1,7 @@
 import type { BoardPage, BoardQuery, BoardRow } from '@hestian/core'
 import { boardStages } from '@hestian/core'
-import type { Database } from '../db/database'
+import type { DatabaseReader } from '../db/database'
+import { lowSpace_bytes } from '../db/freeSpace'
 import type { JobRow } from '../db/tables'
 
 const orders: Readonly<Record<BoardQuery['sort'], string>> = {
@@ -11,13 +12,37 @@ const orders: Readonly<Record<BoardQuery['sort'], string>> = {
   waiting: 'stops DESC, off DESC, fixes DESC, changedAt ASC',
 }
 
-type Listed = Omit<JobRow, 'draft' | 'saveNumber' | 'createdAt' | 'summaryVersion' | 'searchable'>
+type Listed = Omit<
+  JobRow,
+  | 'draft'
+  | 'saveNumber'
+  | 'createdAt'
+  | 'summaryVersion'
+  | 'searchable'
+  | 'recordCount'
+  | 'importedAt'
+>
 
-const rowOf = ({ archived, shares, ...row }: Listed): BoardRow =>
-  ({ ...row, archived: archived === 1, shares: JSON.parse(shares) as number[] }) as BoardRow
+/** A job that was never summed up (it cannot be read) still has its number. */
+const rowOf = ({ archived, unreadable, shares, ...row }: Listed): BoardRow => {
+  const known =
+    row.practice === '' ? { practice: 'uk-ireland', stage: 'survey', sheet: 'site' } : {}
+  return {
+    ...row,
+    ...known,
+    name: row.name || `Job ${row.number}`,
+    archived: archived === 1,
+    unreadable: unreadable === 1,
+    shares: JSON.parse(shares) as number[],
+  } as BoardRow
+}
 
 /** The board from the stored summaries: searched, filtered, sorted and cut into pages by the database. */
-export async function readBoard({ source }: Database, query: BoardQuery): Promise<BoardPage> {
+export async function readBoard(
+  db: DatabaseReader,
+  query: BoardQuery,
+  free_bytes: number | undefined,
+): Promise<BoardPage> {
   const words = query.find.toLowerCase().split(/\s+/).filter(Boolean)
   const where = [
     'archived = ?',
@@ -29,29 +54,33 @@ export async function readBoard({ source }: Database, query: BoardQuery): Promis
     ...words.map((word) => `%${word.replace(/[\\%_]/g, '\\$&')}%`),
     ...(query.stage === 'all' ? [] : [query.stage]),
   ]
-  const rows = await source.query<Listed[]>(
-    `SELECT id, number, name, address, practice, stage, sheet, waits, waitsOn, stops, fixes, off, snags, shares, frozen, archived, changedAt FROM job WHERE ${where} ORDER BY ${orders[query.sort]}, id LIMIT ? OFFSET ?`,
-    [...values, query.size, (query.page - 1) * query.size],
-  )
-  const [counted] = await source.query<{ total: number }[]>(
-    `SELECT COUNT(*) AS total FROM job WHERE ${where}`,
-    values,
-  )
-  const stages = await source.query<{ stage: string; jobs: number; withOff: number }[]>(
-    'SELECT stage, COUNT(*) AS jobs, SUM(off > 0) AS withOff FROM job WHERE archived = 0 GROUP BY stage',
-  )
-  const [put] = await source.query<{ archived: number }[]>(
-    'SELECT COUNT(*) AS archived FROM job WHERE archived = 1',
-  )
-  const sum = (key: 'jobs' | 'withOff') => stages.reduce((all, row) => all + row[key], 0)
-  return {
-    rows: rows.map(rowOf),
-    total: counted?.total ?? 0,
-    page: query.page,
-    size: query.size,
-    jobs: sum('jobs'),
-    withOff: sum('withOff'),
-    archived: put?.archived ?? 0,
-    byStage: Object.fromEntries(stages.map((row) => [row.stage, row.jobs])),
-  }
+  return db.read(async (manager) => {
+    const rows = await manager.query<Listed[]>(
+      `SELECT id, number, name, address, practice, stage, sheet, waits, waitsOn, stops, fixes, off, snags, shares, frozen, archived, changedAt, unreadable FROM job WHERE ${where} ORDER BY ${orders[query.sort]}, id LIMIT ? OFFSET ?`,
+      [...values, query.size, (query.page - 1) * query.size],
+    )
+    const [counted] = await manager.query<{ total: number }[]>(
+      `SELECT COUNT(*) AS total FROM job WHERE ${where}`,
+      values,
+    )
+    const stages = await manager.query<{ stage: string; jobs: number; withOff: number }[]>(
+      'SELECT stage, COUNT(*) AS jobs, SUM(off > 0) AS withOff FROM job WHERE archived = 0 GROUP BY stage',
+    )
+    const [put] = await manager.query<{ archived: number }[]>(
+      'SELECT COUNT(*) AS archived FROM job WHERE archived = 1',
+    )
+    const sum = (key: 'jobs' | 'withOff') => stages.reduce((all, row) => all + row[key], 0)
+    return {
+      rows: rows.map(rowOf),
+      total: counted?.total ?? 0,
+      page: query.page,
+      size: query.size,
+      jobs: sum('jobs'),
+      withOff: sum('withOff'),
+      archived: put?.archived ?? 0,
+      byStage: Object.fromEntries(stages.map((row) => [row.stage, row.jobs])),
+      free_bytes: free_bytes ?? null,
+      lowSpace: free_bytes !== undefined && free_bytes < lowSpace_bytes,
+    }
+  })
 }

@@ -1,13 +1,18 @@
+import type { BoardPage, BoardQuery, JudgedSheet, Person, RecordKind, SheetId } from '@hestian/core'
 import {
   Act,
   ArchiveJob,
   blankDocument,
   BoardPage as BoardPageSchema,
   BoardQuery as BoardQuerySchema,
+  ConfirmGuard,
+  confirmGuard,
   DuplicateJob,
+  fingerprint,
   JobFile,
   JobParams,
   JobState,
+  lacking,
   NewJob,
   NewRecord,
   NewRevision,
@@ -20,29 +25,33 @@ import {
   Saved,
   SignHandover,
   SignStep,
-  StepParams,
-  ConfirmGuard,
-  confirmGuard,
-  fingerprint,
-  templateOf,
-  lacking,
   signStep,
+  StepParams,
+  templateOf,
   ticketsToProve,
   ticketsToSign,
   ticketWords,
-  upgradeFile,
 } from '@hestian/core'
-import type { BoardPage, BoardQuery, RecordKind } from '@hestian/core'
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
 import { z } from 'zod'
 import type { Clock } from '../app/parts'
 import { Refusal } from '../app/refusal'
 import type { PeopleStore } from '../people/peopleStore'
-import { isRepeat, judged, numbered, recordsOf } from './judged'
+import type { JudgedJob, Tasks } from '../workers/tasks'
+import { numbered, recordsOf } from './judged'
 import type { JobStore } from './jobStore'
 import { nextLetter } from './jobStore'
 
-const refused = { 400: Refused, 403: Refused, 404: Refused, 409: Refused, 413: Refused }
+const refused = {
+  400: Refused,
+  403: Refused,
+  404: Refused,
+  409: Refused,
+  413: Refused,
+  422: Refused,
+  503: Refused,
+  507: Refused,
+}
 
 /** Kinds that a hand on site adds by itself, in any order and after a lost connection. */
 const recordedHere: readonly RecordKind[] = [
@@ -56,13 +65,32 @@ const recordedHere: readonly RecordKind[] = [
   'chosen-option',
 ]
 
-/** Jobs: the board, drafts, records, steps, revisions, signatures, files. Rules are core's, storage is the store's. */
-export const jobRoutes: FastifyPluginAsyncZod<{
-  jobs: JobStore
-  board: (query: BoardQuery) => Promise<BoardPage>
-  people: PeopleStore
-  clock: Clock
-}> = async (app, { jobs, board, people, clock }) => {
+interface Parts {
+  readonly jobs: JobStore
+  readonly board: (query: BoardQuery) => Promise<BoardPage>
+  readonly people: PeopleStore
+  readonly tasks: Tasks
+  readonly clock: Clock
+}
+
+/** Jobs: the board, drafts, records, steps, revisions, signatures. Rules are core's, storage is the store's. */
+export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
+  app,
+  { jobs, board, people, tasks, clock },
+) => {
+  /** Looks at a job and acts on it alone, once under the act's id: four presses at once are one. */
+  const actOnce = async (
+    jobId: string,
+    act: { readonly id: string; readonly by: string },
+    work: (person: Person, job: JudgedJob) => Promise<void>,
+  ): Promise<void> => {
+    const person = await people.get(act.by)
+    await jobs.heading(jobId)
+    await jobs.alone(jobId, async () => {
+      if (!(await jobs.hasRecord(jobId, act.id))) await work(person, await tasks.judged(jobId))
+    })
+  }
+
   app.get(
     '/jobs',
     { schema: { querystring: BoardQuerySchema, response: { 200: BoardPageSchema, 400: Refused } } },
@@ -148,17 +176,11 @@ export const jobRoutes: FastifyPluginAsyncZod<{
     },
     async (request, reply) => {
       const { jobId, stepId } = request.params
-      const state = await jobs.state(jobId)
-      await people.get(request.body.by)
-      if (!isRepeat(state, request.body.id))
-        await jobs.append(
-          jobId,
-          recordsOf(
-            confirmGuard(judged(state).judgement, stepId, request.body.guardId),
-            request.body,
-            clock.now(),
-          ),
-        )
+      const { body } = request
+      await actOnce(jobId, body, async (_, { judgement }) => {
+        const signing = confirmGuard(judgement, stepId, body.guardId)
+        await jobs.append(jobId, recordsOf(signing, body, clock.now()))
+      })
       return reply.code(201).send({})
     },
   )
@@ -168,17 +190,11 @@ export const jobRoutes: FastifyPluginAsyncZod<{
     { schema: { params: StepParams, body: SignStep, response: { 201: z.object({}), ...refused } } },
     async (request, reply) => {
       const { jobId, stepId } = request.params
-      const state = await jobs.state(jobId)
-      const person = await people.get(request.body.by)
-      if (!isRepeat(state, request.body.id))
-        await jobs.append(
-          jobId,
-          recordsOf(
-            signStep(judged(state).judgement, stepId, person, request.body.reading),
-            request.body,
-            clock.now(),
-          ),
-        )
+      const { body } = request
+      await actOnce(jobId, body, async (person, { judgement }) => {
+        const signing = signStep(judgement, stepId, person, body.reading)
+        await jobs.append(jobId, recordsOf(signing, body, clock.now()))
+      })
       return reply.code(201).send({})
     },
   )
@@ -188,13 +204,10 @@ export const jobRoutes: FastifyPluginAsyncZod<{
     { schema: { params: OffParams, body: Act, response: { 201: z.object({}), ...refused } } },
     async (request, reply) => {
       const { jobId, offId } = request.params
-      const state = await jobs.state(jobId)
-      await people.get(request.body.by)
-      if (!isRepeat(state, request.body.id))
-        await jobs.append(
-          jobId,
-          recordsOf(putBack(judged(state).judgement, offId), request.body, clock.now()),
-        )
+      const { body } = request
+      await actOnce(jobId, body, async (_, { judgement }) => {
+        await jobs.append(jobId, recordsOf(putBack(judgement, offId), body, clock.now()))
+      })
       return reply.code(201).send({})
     },
   )
@@ -206,37 +219,19 @@ export const jobRoutes: FastifyPluginAsyncZod<{
     },
     async (request, reply) => {
       const { jobId } = request.params
-      const state = await jobs.state(jobId)
-      const person = await people.get(request.body.by)
-      const { judgement } = judged(state)
-      const sheet = Object.values(judgement.sheets).find((one) => one.id === request.body.sheet)
-      if (!sheet || sheet.id === 'handover')
-        throw new Refusal('not-understood', 'There is no such sheet to prove.')
-      const needed = lacking(person, ticketsToProve(sheet.id))
-      if (needed.length > 0)
-        throw new Refusal(
-          'ticket-missing',
-          `${person.name} has no ${needed.map((ticket) => ticketWords[ticket]).join(' or ')}; proving ${sheet.name} needs one.`,
-        )
-      if (sheet.state === 'stop')
-        throw new Refusal('cannot-prove', `${sheet.name} has an open stop.`)
-      if (sheet.state === 'incomplete')
-        throw new Refusal(
-          'cannot-prove',
-          `${sheet.name} still needs: ${sheet.missing
-            .slice(0, 3)
-            .map((gap) => gap.what)
-            .join('; ')}.`,
-        )
-      if (sheet.state === 'ready')
-        await jobs.append(
-          jobId,
-          numbered(
-            [{ kind: 'prove-sheet', sheet: sheet.id, restsOn: sheet.restsOn }],
-            request.body,
-            clock.now(),
-          ),
-        )
+      const { body } = request
+      await actOnce(jobId, body, async (person, { judgement }) => {
+        const sheet = sheetToProve(judgement.sheets, body.sheet, person)
+        if (sheet.state === 'ready')
+          await jobs.append(
+            jobId,
+            numbered(
+              [{ kind: 'prove-sheet', sheet: sheet.id, restsOn: sheet.restsOn }],
+              body,
+              clock.now(),
+            ),
+          )
+      })
       return reply.code(201).send({})
     },
   )
@@ -252,44 +247,23 @@ export const jobRoutes: FastifyPluginAsyncZod<{
     },
     async (request, reply) => {
       const { jobId } = request.params
-      const state = await jobs.state(jobId)
-      const person = await people.get(request.body.by)
-      const done = state.records.find((record) => record.id === request.body.id)
-      if (done?.body.kind === 'signature')
-        return reply.code(201).send({ letter: done.body.revision })
-      if (state.frozen) throw new Refusal('frozen', `Revision ${state.frozen} is already signed.`)
-      const { judgement } = judged(state)
-      if (!judgement.canSign)
-        throw new Refusal(
-          'cannot-sign',
-          `${judgement.missing.length} things are still missing; the first: ${judgement.missing[0]?.what ?? ''}.`,
-        )
-      const needed = lacking(person, ticketsToSign(state.document))
-      if (needed.length > 0)
-        throw new Refusal(
-          'ticket-missing',
-          `${person.name} has no ${needed.map((ticket) => ticketWords[ticket]).join(' and no ')}; this handover needs it to be signed.`,
-        )
-      if (request.body.typedName.trim().toLowerCase() !== person.name.toLowerCase())
-        throw new Refusal(
-          'not-understood',
-          `The typed name must be that of who is working: ${person.name}.`,
-        )
-      const letter = nextLetter(await jobs.letters(jobId))
-      const at = clock.now()
-      const signature = {
-        kind: 'signature' as const,
-        typedName: request.body.typedName.trim(),
-        revision: letter,
-        restsOn: fingerprint(state.document),
-        ticketsHeld: [...person.tickets],
-      }
-      await jobs.append(jobId, numbered([signature], request.body, at), {
-        letter,
-        at,
-        by: person.id,
+      const { body } = request
+      await actOnce(jobId, body, async (person, job) => {
+        expectSignable(job, person, body.typedName)
+        const letter = nextLetter(await jobs.letters(jobId))
+        const at = clock.now()
+        const { document, saveNumber } = job.state
+        const signature = {
+          kind: 'signature' as const,
+          typedName: body.typedName.trim(),
+          revision: letter,
+          restsOn: fingerprint(document),
+          ticketsHeld: [...person.tickets],
+        }
+        const freeze = { letter, at, by: person.id, saveNumber }
+        await jobs.append(jobId, numbered([signature], body, at), freeze)
       })
-      return reply.code(201).send({ letter })
+      return reply.code(201).send({ letter: await jobs.signedLetter(jobId, body.id) })
     },
   )
 
@@ -299,20 +273,25 @@ export const jobRoutes: FastifyPluginAsyncZod<{
       schema: {
         params: JobParams,
         body: NewRevision,
-        response: { 201: z.object({ letter: z.string().nullable() }), ...refused },
+        response: { 201: z.object({ letter: z.string() }), ...refused },
       },
     },
     async (request, reply) => {
-      const { jobId } = request.params
-      const state = await jobs.state(jobId)
       await people.get(request.body.by)
-      if (state.frozen) {
-        await jobs.unfreeze(jobId)
-        return reply.code(201).send({ letter: null })
-      }
-      return reply
-        .code(201)
-        .send({ letter: await jobs.cutRevision(jobId, clock.now(), request.body.by) })
+      const letter = await jobs.cutRevision(request.params.jobId, request.body)
+      return reply.code(201).send({ letter })
+    },
+  )
+
+  app.post(
+    '/jobs/:jobId/unfreeze',
+    {
+      schema: { params: JobParams, body: NewRevision, response: { 201: z.object({}), ...refused } },
+    },
+    async (request, reply) => {
+      await people.get(request.body.by)
+      await jobs.unfreeze(request.params.jobId, request.body)
+      return reply.code(201).send({})
     },
   )
 
@@ -325,46 +304,53 @@ export const jobRoutes: FastifyPluginAsyncZod<{
       },
     },
     async (request) => {
-      await jobs.state(request.params.jobId)
       return jobs.revision(request.params.jobId, request.params.letter)
     },
   )
+}
 
-  app.get(
-    '/jobs/:jobId/export',
-    { schema: { params: JobParams, response: { 200: JobFile, ...refused } } },
-    async (request, reply) => {
-      const file = await jobs.exportFile(
-        request.params.jobId,
-        (await people.list()).map((person) => ({ ...person, tickets: [...person.tickets] })),
-      )
-      return reply
-        .header('content-disposition', `attachment; filename="hestian-job-${file.number}.json"`)
-        .send(file)
-    },
-  )
+/** The sheet that a person wants to prove, where it can be proven and they may. */
+function sheetToProve(
+  sheets: Readonly<Record<SheetId, JudgedSheet>>,
+  id: SheetId,
+  person: Person,
+): JudgedSheet {
+  const sheet = sheets[id]
+  if (id === 'handover') throw new Refusal('not-understood', 'The handover is signed, not proven.')
+  const needed = lacking(person, ticketsToProve(id))
+  if (needed.length > 0)
+    throw new Refusal(
+      'ticket-missing',
+      `${person.name} has no ${needed.map((ticket) => ticketWords[ticket]).join(' or ')}; proving ${sheet.name} needs one.`,
+    )
+  if (sheet.state === 'stop') throw new Refusal('cannot-prove', `${sheet.name} has an open stop.`)
+  if (sheet.state === 'incomplete')
+    throw new Refusal(
+      'cannot-prove',
+      `${sheet.name} still needs: ${sheet.missing
+        .slice(0, 3)
+        .map((gap) => gap.what)
+        .join('; ')}.`,
+    )
+  return sheet
+}
 
-  app.post(
-    '/import',
-    {
-      bodyLimit: 64 * 1024 * 1024,
-      schema: { body: z.unknown(), response: { 201: z.object({ id: z.string() }), ...refused } },
-    },
-    async (request, reply) => {
-      const file = JobFile.safeParse(upgradeFile(request.body))
-      if (!file.success) {
-        const where = file.error.issues
-          .slice(0, 2)
-          .map((issue) => `${issue.path.join('.') || 'the file'}: ${issue.message}`)
-          .join('; ')
-        throw new Refusal(
-          'not-a-job-file',
-          `This is not a job exported from Hestian (${where}). Nothing was changed.`,
-        )
-      }
-      await people.add(file.data.people)
-      await jobs.importFile(file.data, clock.now())
-      return reply.code(201).send({ id: file.data.id })
-    },
-  )
+function expectSignable({ state, judgement }: JudgedJob, person: Person, typedName: string): void {
+  if (state.frozen) throw new Refusal('frozen', `Revision ${state.frozen} is already signed.`)
+  if (!judgement.canSign)
+    throw new Refusal(
+      'cannot-sign',
+      `${judgement.missing.length} things are still missing; the first: ${judgement.missing[0]?.what ?? ''}.`,
+    )
+  const needed = lacking(person, ticketsToSign(state.document))
+  if (needed.length > 0)
+    throw new Refusal(
+      'ticket-missing',
+      `${person.name} has no ${needed.map((ticket) => ticketWords[ticket]).join(' and no ')}; this handover needs it to be signed.`,
+    )
+  if (typedName.trim().toLowerCase() !== person.name.toLowerCase())
+    throw new Refusal(
+      'not-understood',
+      `The typed name must be that of who is working: ${person.name}.`,
+    )
 }

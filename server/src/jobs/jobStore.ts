@@ -1,37 +1,13 @@
-import type { JobDocument, JobFile, JobRecord, JobState, RevisionInfo, Sample } from '@hestian/core'
-import { readDocument, same, summaryOf, summaryVersion } from '@hestian/core'
-import type { Database } from '../db/database'
-import type { RecordRow, JobRow, RevisionRow, SampleRow } from '../db/tables'
-import { JobTable, RecordTable, RevisionTable, SampleTable } from '../db/tables'
+import { createHash } from 'node:crypto'
+import type { JobDocument, JobFile, JobRecord, JobState, Sample } from '@hestian/core'
+import { jobLimits, JobRecord as JobRecordSchema, same } from '@hestian/core'
+import type { EntityManager } from 'typeorm'
 import type { Clock } from '../app/parts'
 import { Refusal } from '../app/refusal'
+import type { Database } from '../db/database'
+import { JobTable } from '../db/tables'
 import type { LiveHub } from '../live/hub'
-
-const documentOf = (text: string): JobDocument => {
-  const read = readDocument(JSON.parse(text))
-  if (!read.ok) throw new Error(`a stored document cannot be read: ${read.says}`)
-  return read.document
-}
-
-const recordOf = (row: RecordRow): JobRecord => ({
-  id: row.id,
-  at: row.at,
-  by: row.by,
-  ...(row.replaces ? { replaces: row.replaces } : {}),
-  ...(row.reason ? { reason: row.reason } : {}),
-  body: JSON.parse(row.body) as JobRecord['body'],
-})
-const sampleOf = (row: SampleRow): Sample => ({
-  at_ms: row.at_ms,
-  gauge_Pa: row.gauge_Pa,
-  ...(row.temp_K === null ? {} : { temp_K: row.temp_K }),
-})
-const infoOf = (row: RevisionRow): RevisionInfo => ({
-  letter: row.letter,
-  at: row.at,
-  by: row.by,
-  signed: row.signed === 1,
-})
+import { documentOf, JobReader, rowOf } from './jobReader'
 
 /** The letter after the last: A to Z, then AA. */
 export function nextLetter(letters: readonly string[]): string {
@@ -40,110 +16,86 @@ export function nextLetter(letters: readonly string[]): string {
   return index < 26 ? letter(index) : letter(Math.floor(index / 26) - 1) + letter(index % 26)
 }
 
-/** Jobs with their drafts, revisions, records and samples: the only place that touches their tables. */
-export class JobStore {
+/** The one id that the end of a test can have, so that it is stored once whoever notices it. */
+export const endIdOf = (testId: string): string =>
+  `ended-${createHash('sha256').update(testId).digest('hex').slice(0, 40)}`
+
+/** The revision that a signature freezes, and the save it was judged on. */
+export interface Freeze {
+  readonly letter: string
+  readonly at: string
+  readonly by: string
+  readonly saveNumber: number
+}
+
+/** A reading on its way into a test. */
+export interface Arriving {
+  readonly jobId: string
+  readonly testId: string
+  readonly sample: Sample
+}
+
+export interface Imported {
+  readonly id: string
+  readonly number: string
+  /** The number in the file was taken or no number of ours. */
+  readonly renumbered: boolean
+}
+
+const full = (what: string, most: number) =>
+  new Refusal('job-full', `This job holds ${most} ${what}, as many as a job may. Begin a new job.`)
+
+/** Jobs with their drafts, revisions, records and samples: the only place that writes their tables. */
+export class JobStore extends JobReader {
+  private readonly turns = new Map<string, Promise<unknown>>()
+  /** Told of every job whose summary is out of date. */
+  onChanged: (id: string) => void = () => undefined
+
   constructor(
-    private readonly db: Database,
+    private readonly database: Database,
     private readonly hub: LiveHub,
     private readonly clock: Clock,
-  ) {}
-
-  /** Jobs on which more tests were begun than ended. */
-  async idsWithTestsUnderWay(): Promise<string[]> {
-    const rows = await this.db.source.query<{ jobId: string }[]>(
-      `SELECT jobId FROM record WHERE kind IN ('test-begun', 'test-ended') GROUP BY jobId HAVING SUM(kind = 'test-begun') > SUM(kind = 'test-ended')`,
-    )
-    return rows.map((row) => row.jobId)
+  ) {
+    super(database)
   }
 
-  /** Makes every stored summary that an older version made again. */
-  async freshenSummaries(complain: (error: unknown) => void): Promise<void> {
-    const rows = await this.db.source
-      .getRepository(JobTable)
-      .find({ select: { id: true, summaryVersion: true } })
-    // One job that cannot be read must not keep the others from opening.
-    for (const row of rows)
-      if (row.summaryVersion !== summaryVersion) await this.summarise(row.id).catch(complain)
-  }
-
-  /** Writes what the board shows of a job; `changed` unless only the code is newer. */
-  private async summarise(id: string, changed?: 'changed'): Promise<void> {
-    const { id: _id, number, frozen: _frozen, shares, ...summary } = summaryOf(await this.state(id))
-    // Lower case is made here: SQLite knows only that of ASCII.
-    const searchable = [summary.name, summary.address, number, summary.stage, summary.waits]
-      .join(' ')
-      .toLowerCase()
-    await this.db.inTurn(async () => {
-      await this.db.source
-        .getRepository(JobTable)
-        .update(
-          { id },
-          {
-            ...summary,
-            searchable,
-            shares: JSON.stringify(shares),
-            summaryVersion,
-            ...(changed ? { changedAt: this.clock.now() } : {}),
-          },
-        )
+  /** Looks and then acts on a job with nobody in between: what is judged is what is written upon. */
+  alone<T>(jobId: string, work: () => Promise<T>): Promise<T> {
+    const before = this.turns.get(jobId) ?? Promise.resolve()
+    const mine = before.then(work, work)
+    const settled = mine.catch(() => undefined)
+    this.turns.set(jobId, settled)
+    void settled.then(() => {
+      if (this.turns.get(jobId) === settled) this.turns.delete(jobId)
     })
+    return mine
   }
 
   async archive(id: string, archived: boolean): Promise<void> {
-    await this.row(id)
-    await this.db.inTurn(async () => {
-      await this.db.source.getRepository(JobTable).update({ id }, { archived: archived ? 1 : 0 })
+    await this.database.write(async (manager) => {
+      await rowOf(manager, id)
+      await manager.getRepository(JobTable).update({ id }, { archived: archived ? 1 : 0 })
     })
-  }
-
-  async state(id: string): Promise<JobState> {
-    const job = await this.row(id)
-    const [records, samples, revisions] = await Promise.all([
-      this.db.source
-        .getRepository(RecordTable)
-        .find({ where: { jobId: id }, order: { seq: 'ASC' } }),
-      this.db.source
-        .getRepository(SampleTable)
-        .find({ where: { jobId: id }, order: { testId: 'ASC', at_ms: 'ASC' } }),
-      this.db.source
-        .getRepository(RevisionTable)
-        .find({ where: { jobId: id }, order: { at: 'ASC' } }),
-    ])
-    const byTest: Record<string, Sample[]> = {}
-    for (const row of samples) (byTest[row.testId] ??= []).push(sampleOf(row))
-    return {
-      id,
-      number: job.number,
-      document: documentOf(job.draft),
-      saveNumber: job.saveNumber,
-      frozen: job.frozen,
-      revisions: revisions.map(infoOf),
-      records: records.map(recordOf),
-      samples: byTest,
-    }
   }
 
   async create(id: string, document: JobDocument, at: string): Promise<JobState> {
-    await this.db.inTurn(async () => {
-      const existing = await this.db.source.getRepository(JobTable).findOneBy({ id })
+    await this.database.write(async (manager) => {
+      const existing = await manager.getRepository(JobTable).findOneBy({ id })
       if (existing) return
-      await this.insertJob({
-        id,
-        number: await this.nextNumber(),
-        draft: JSON.stringify(document),
-        saveNumber: 1,
-        frozen: null,
-        createdAt: at,
-      })
+      const number = await nextNumber(manager)
+      const draft = JSON.stringify(document)
+      await manager
+        .getRepository(JobTable)
+        .insert({ id, number, draft, saveNumber: 1, frozen: null, createdAt: at, changedAt: at })
     })
-    await this.summarise(id, 'changed')
+    this.onChanged(id)
     return this.state(id)
   }
 
   /** Saves a draft over the one it was read from. A stale save is refused with what is here now. */
   async saveDraft(id: string, document: JobDocument, saveNumber: number): Promise<number> {
-    const saved = await this.db.inTurn(async () => {
-      const job = await this.row(id)
+    const saved = await this.database.write(async (manager) => {
+      const job = await rowOf(manager, id)
       if (job.frozen)
         throw new Refusal(
           'frozen',
@@ -158,227 +110,309 @@ export class JobStore {
           { document: current, saveNumber: job.saveNumber },
         )
       }
-      await this.db.source
+      const draft = JSON.stringify(document)
+      await manager
         .getRepository(JobTable)
-        .update({ id }, { draft: JSON.stringify(document), saveNumber: saveNumber + 1 })
+        .update({ id }, { draft, saveNumber: saveNumber + 1, ...this.changed() })
       return saveNumber + 1
     })
-    await this.summarise(id, 'changed')
+    this.onChanged(id)
     this.hub.tell(id, { kind: 'job', saveNumber: saved, frozen: null })
     return saved
   }
 
   /** Appends records, all or none. One sent twice is stored once; the same id with other contents is refused. */
-  async append(
-    jobId: string,
-    records: readonly JobRecord[],
-    freeze?: { readonly letter: string; readonly at: string; readonly by: string },
-  ): Promise<void> {
-    const stored = await this.db.inTurn(() =>
-      this.db.source.transaction(async (manager) => {
-        await this.row(jobId)
-        const fresh: JobRecord[] = []
-        for (const record of records) {
-          const existing = await manager
-            .getRepository(RecordTable)
-            .findOneBy({ jobId, id: record.id })
-          if (
-            existing &&
-            (existing.kind !== record.body.kind || !same(JSON.parse(existing.body), record.body))
-          )
-            throw new Refusal(
-              'different-record',
-              'A record with this id is already stored, with other contents.',
-            )
-          if (existing) continue
-          await manager
-            .getRepository(RecordTable)
-            .insert({
-              jobId,
-              id: record.id,
-              at: record.at,
-              by: record.by,
-              replaces: record.replaces ?? null,
-              reason: record.reason ?? null,
-              kind: record.body.kind,
-              body: JSON.stringify(record.body),
-            })
-          fresh.push(record)
-        }
-        if (freeze) {
-          const job = await this.row(jobId)
-          await manager
-            .getRepository(RevisionTable)
-            .insert({
-              jobId,
-              letter: freeze.letter,
-              document: job.draft,
-              at: freeze.at,
-              by: freeze.by,
-              signed: 1,
-            })
-          await manager.getRepository(JobTable).update({ id: jobId }, { frozen: freeze.letter })
-        }
-        return fresh
-      }),
-    )
-    if (stored.length > 0 || freeze) await this.summarise(jobId, 'changed')
+  async append(jobId: string, records: readonly JobRecord[], freeze?: Freeze): Promise<void> {
+    expectReadable(records)
+    const stored = await this.database.write(async (manager) => {
+      const job = await rowOf(manager, jobId)
+      const fresh: JobRecord[] = []
+      for (const record of records)
+        if (await insertRecord(manager, jobId, record)) fresh.push(record)
+      if (job.recordCount + fresh.length > jobLimits.records)
+        throw full('records', jobLimits.records)
+      if (fresh.length > 0)
+        await manager
+          .getRepository(JobTable)
+          .update({ id: jobId }, { recordCount: job.recordCount + fresh.length, ...this.changed() })
+      if (freeze) await freezeIn(manager, job, freeze)
+      return fresh
+    })
+    if (stored.length > 0) this.onChanged(jobId)
     for (const record of stored) this.hub.tell(jobId, { kind: 'record', record })
     if (freeze)
-      this.hub.tell(jobId, {
-        kind: 'job',
-        saveNumber: (await this.row(jobId)).saveNumber,
-        frozen: freeze.letter,
-      })
+      this.hub.tell(jobId, { kind: 'job', saveNumber: freeze.saveNumber, frozen: freeze.letter })
   }
 
-  async addSample(jobId: string, testId: string, sample: Sample): Promise<void> {
-    await this.db.inTurn(() =>
-      this.db.source.query(
-        'INSERT OR IGNORE INTO sample (jobId, testId, at_ms, gauge_Pa, temp_K) VALUES (?, ?, ?, ?, ?)',
-        [jobId, testId, sample.at_ms, sample.gauge_Pa, sample.temp_K ?? null],
-      ),
+  /**
+   * Stores readings in one transaction. A reading that is stored already is stored once; one that differs from what is stored at its
+   * instant comes back, in the order given, as `taken`.
+   */
+  async addSamples(arriving: readonly Arriving[]): Promise<readonly ('stored' | 'taken')[]> {
+    const outcomes = await this.database.write(async (manager) => {
+      const results: ('stored' | 'again' | 'taken')[] = []
+      for (const one of arriving) results.push(await insertSample(manager, one))
+      return results
+    })
+    arriving.forEach(({ jobId, testId, sample }, i) => {
+      if (outcomes[i] === 'stored') this.hub.tell(jobId, { kind: 'sample', testId, sample })
+    })
+    return outcomes.map((outcome) => (outcome === 'taken' ? 'taken' : 'stored'))
+  }
+
+  /** Cuts a lettered revision of the draft without signing it. Asked twice under one id, it is cut once. */
+  async cutRevision(
+    jobId: string,
+    act: { readonly id: string; readonly by: string },
+  ): Promise<string> {
+    return this.database.write((manager) =>
+      once(manager, jobId, act.id, async () => {
+        const job = await rowOf(manager, jobId)
+        const letters = await lettersIn(manager, jobId)
+        if (letters.length >= jobLimits.revisions) throw full('revisions', jobLimits.revisions)
+        const letter = nextLetter(letters)
+        await insertRevision(manager, {
+          jobId,
+          letter,
+          document: job.draft,
+          at: this.clock.now(),
+          by: act.by,
+          signed: 0,
+          imported: 0,
+        })
+        return letter
+      }),
     )
-    this.hub.tell(jobId, { kind: 'sample', testId, sample })
   }
 
-  /** Cuts a lettered revision of the draft without signing it. */
-  async cutRevision(jobId: string, at: string, by: string): Promise<string> {
-    return this.db.inTurn(async () => {
-      const job = await this.row(jobId)
-      const letter = nextLetter(await this.letters(jobId))
-      await this.db.source
-        .getRepository(RevisionTable)
-        .insert({ jobId, letter, document: job.draft, at, by, signed: 0 })
-      return letter
+  /** Opens a frozen design for editing again; the signed revision stays as it is. Asked twice under one id, it is done once. */
+  async unfreeze(jobId: string, act: { readonly id: string }): Promise<void> {
+    const saveNumber = await this.database.write(async (manager) => {
+      await once(manager, jobId, act.id, async () => {
+        await rowOf(manager, jobId)
+        await manager
+          .getRepository(JobTable)
+          .update({ id: jobId }, { frozen: null, ...this.changed() })
+        return 'unfrozen'
+      })
+      return (await rowOf(manager, jobId)).saveNumber
     })
+    this.onChanged(jobId)
+    this.hub.tell(jobId, { kind: 'job', saveNumber, frozen: null })
   }
 
-  /** Opens a frozen design for editing again; the signed revision stays as it is. */
-  async unfreeze(jobId: string): Promise<void> {
-    await this.db.inTurn(async () => {
-      await this.db.source.getRepository(JobTable).update({ id: jobId }, { frozen: null })
-    })
-    await this.summarise(jobId, 'changed')
-    this.hub.tell(jobId, {
-      kind: 'job',
-      saveNumber: (await this.row(jobId)).saveNumber,
-      frozen: null,
-    })
-  }
-
-  async letters(jobId: string): Promise<string[]> {
-    return (
-      await this.db.source
-        .getRepository(RevisionTable)
-        .find({ where: { jobId }, order: { at: 'ASC' } })
-    ).map((row) => row.letter)
-  }
-
-  async revision(jobId: string, letter: string): Promise<RevisionInfo & { document: JobDocument }> {
-    const row = await this.db.source.getRepository(RevisionTable).findOneBy({ jobId, letter })
-    if (!row) throw new Refusal('no-such-revision', `This job has no revision ${letter}.`)
-    return { ...infoOf(row), document: documentOf(row.document) }
-  }
-
-  async exportFile(id: string, people: JobFile['people']): Promise<JobFile> {
-    const { number, document, saveNumber, frozen, revisions, records, samples } =
-      await this.state(id)
-    const whole = await Promise.all(revisions.map((info) => this.revision(id, info.letter)))
-    const known = new Set([
-      ...records.map((record) => record.by),
-      ...revisions.map((info) => info.by),
-    ])
-    return {
-      format: 'hestian-job',
-      formatVersion: 1,
-      id,
-      number,
-      saveNumber,
-      frozen,
-      document,
-      revisions: whole,
-      records,
-      samples,
-      people: people.filter((person) => known.has(person.id)),
-    }
-  }
-
-  /** Takes in an exported job as it was. A number already used here gets the next free one. */
-  async importFile(file: JobFile, at: string): Promise<void> {
-    await this.db.inTurn(async () => {
-      const repository = this.db.source.getRepository(JobTable)
+  /** Takes in an exported job as it was, with its people but without their tickets: those are the firm's to give. */
+  async importFile(file: JobFile, at: string): Promise<Imported> {
+    const imported = await this.database.write(async (manager) => {
+      const repository = manager.getRepository(JobTable)
       if (await repository.findOneBy({ id: file.id }))
         throw new Refusal(
           'already-here',
           `${file.document.site.name} is already here. Nothing was changed.`,
         )
-      const number = (await repository.findOneBy({ number: file.number }))
-        ? await this.nextNumber()
-        : file.number
-      await this.db.source.transaction(async (manager) => {
-        await manager
-          .getRepository(JobTable)
-          .insert({
-            id: file.id,
-            number,
-            draft: JSON.stringify(file.document),
-            saveNumber: file.saveNumber,
-            frozen: file.frozen,
-            createdAt: at,
-          })
-        for (const { letter, document, at: cut, by, signed } of file.revisions)
-          await manager
-            .getRepository(RevisionTable)
-            .insert({
-              jobId: file.id,
-              letter,
-              document: JSON.stringify(document),
-              at: cut,
-              by,
-              signed: signed ? 1 : 0,
-            })
-        for (const { id, at: made, by, replaces, reason, body } of file.records)
-          await manager
-            .getRepository(RecordTable)
-            .insert({
-              jobId: file.id,
-              id,
-              at: made,
-              by,
-              replaces: replaces ?? null,
-              reason: reason ?? null,
-              kind: body.kind,
-              body: JSON.stringify(body),
-            })
-        for (const [testId, samples] of Object.entries(file.samples)) {
-          for (const sample of samples)
-            await manager.query(
-              'INSERT INTO sample (jobId, testId, at_ms, gauge_Pa, temp_K) VALUES (?, ?, ?, ?, ?)',
-              [file.id, testId, sample.at_ms, sample.gauge_Pa, sample.temp_K ?? null],
-            )
-        }
+      const keeps = await isFreeNumber(manager, file.number)
+      const number = keeps ? file.number : await nextNumber(manager)
+      if (keeps) await countUpTo(manager, Number(number))
+      await repository.insert({
+        id: file.id,
+        number,
+        draft: JSON.stringify(file.document),
+        saveNumber: file.saveNumber,
+        frozen: file.frozen,
+        createdAt: at,
+        changedAt: at,
+        importedAt: at,
+        recordCount: file.records.length,
       })
+      await insertHistory(manager, file)
+      return { id: file.id, number, renumbered: !keeps }
     })
-    await this.summarise(file.id, 'changed')
+    this.onChanged(file.id)
+    return imported
   }
 
-  private async insertJob(
-    row: Pick<JobRow, 'id' | 'number' | 'draft' | 'saveNumber' | 'frozen' | 'createdAt'>,
-  ): Promise<void> {
-    await this.db.source.getRepository(JobTable).insert(row)
+  private changed() {
+    return { changedAt: this.clock.now(), summaryVersion: 0 }
   }
+}
 
-  private async nextNumber(): Promise<string> {
-    const [row] = await this.db.source.query<{ most: number | null }[]>(
-      `SELECT MAX(CAST(number AS INTEGER)) AS most FROM job`,
+/** What is stored must be readable again, whoever made it: the last look before it is written. */
+function expectReadable(records: readonly JobRecord[]): void {
+  for (const record of records) {
+    const read = JobRecordSchema.safeParse(record)
+    if (read.success) continue
+    const [issue] = read.error.issues
+    throw new Refusal(
+      'not-understood',
+      `That cannot be recorded: ${issue?.path.join(' ')}: ${issue?.message}.`,
     )
-    return String(Math.max(400, row?.most ?? 0) + 1).padStart(4, '0')
   }
+}
 
-  private async row(id: string): Promise<JobRow> {
-    const row = await this.db.source.getRepository(JobTable).findOneBy({ id })
-    if (!row) throw new Refusal('no-such-job', 'There is no such job here.')
-    return row
+async function insertRecord(
+  manager: EntityManager,
+  jobId: string,
+  record: JobRecord,
+): Promise<boolean> {
+  const { id, at, by, replaces, reason, body } = record
+  const [existing] = await manager.query<{ kind: string; body: string }[]>(
+    'SELECT kind, body FROM record WHERE jobId = ? AND id = ?',
+    [jobId, id],
+  )
+  if (existing) {
+    if (existing.kind === body.kind && same(JSON.parse(existing.body), body)) return false
+    throw new Refusal(
+      'different-record',
+      'A record with this id is already stored, with other contents.',
+    )
   }
+  if (replaces !== undefined) await expectReplaceable(manager, jobId, replaces, body.kind)
+  await manager.query(
+    'INSERT INTO record (jobId, id, at, "by", replaces, reason, kind, body) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+    [jobId, id, at, by, replaces ?? null, reason ?? null, body.kind, JSON.stringify(body)],
+  )
+  return true
+}
+
+/** A correction corrects a record of this job and of its own kind: anything else would hide a record that it has nothing to do with. */
+async function expectReplaceable(
+  manager: EntityManager,
+  jobId: string,
+  replaces: string,
+  kind: string,
+): Promise<void> {
+  const [corrected] = await manager.query<{ kind: string }[]>(
+    'SELECT kind FROM record WHERE jobId = ? AND id = ?',
+    [jobId, replaces],
+  )
+  if (corrected?.kind !== kind)
+    throw new Refusal(
+      'not-understood',
+      'It corrects a record that this job does not have, or one of another kind.',
+    )
+}
+
+async function insertSample(
+  manager: EntityManager,
+  { jobId, testId, sample }: Arriving,
+): Promise<'stored' | 'again' | 'taken'> {
+  const { at_ms, gauge_Pa } = sample
+  const temp_K = sample.temp_K ?? null
+  const [stored] = await manager.query<{ gauge_Pa: number; temp_K: number | null }[]>(
+    'SELECT gauge_Pa, temp_K FROM sample WHERE jobId = ? AND testId = ? AND at_ms = ?',
+    [jobId, testId, at_ms],
+  )
+  if (stored) return stored.gauge_Pa === gauge_Pa && stored.temp_K === temp_K ? 'again' : 'taken'
+  await manager.query(
+    'INSERT INTO sample (jobId, testId, at_ms, gauge_Pa, temp_K) VALUES (?, ?, ?, ?, ?)',
+    [jobId, testId, at_ms, gauge_Pa, temp_K],
+  )
+  return 'stored'
+}
+
+async function freezeIn(
+  manager: EntityManager,
+  job: { readonly id: string; readonly draft: string; readonly saveNumber: number },
+  { letter, at, by, saveNumber }: Freeze,
+): Promise<void> {
+  if (job.saveNumber !== saveNumber)
+    throw new Refusal(
+      'cannot-sign',
+      'The design was changed while it was being signed. Look at it once more and sign again.',
+    )
+  const document = job.draft
+  await insertRevision(manager, { jobId: job.id, letter, document, at, by, signed: 1, imported: 0 })
+  await manager.getRepository(JobTable).update({ id: job.id }, { frozen: letter })
+}
+
+interface NewRevision {
+  readonly jobId: string
+  readonly letter: string
+  readonly document: string
+  readonly at: string
+  readonly by: string
+  readonly signed: 0 | 1
+  readonly imported: 0 | 1
+}
+
+const insertRevision = (manager: EntityManager, revision: NewRevision): Promise<unknown> =>
+  manager.query(
+    'INSERT INTO revision (jobId, letter, document, at, "by", signed, imported) VALUES (?, ?, ?, ?, ?, ?, ?)',
+    [
+      revision.jobId,
+      revision.letter,
+      revision.document,
+      revision.at,
+      revision.by,
+      revision.signed,
+      revision.imported,
+    ],
+  )
+
+const lettersIn = async (manager: EntityManager, jobId: string): Promise<string[]> =>
+  (
+    await manager.query<{ letter: string }[]>('SELECT letter FROM revision WHERE jobId = ?', [
+      jobId,
+    ])
+  ).map((row) => row.letter)
+
+/** Carries out an act under its id once; asked again, it gives what it gave the first time. */
+async function once(
+  manager: EntityManager,
+  jobId: string,
+  id: string,
+  act: () => Promise<string>,
+): Promise<string> {
+  const sql = 'SELECT result FROM act WHERE jobId = ? AND id = ?'
+  const [done] = await manager.query<{ result: string }[]>(sql, [jobId, id])
+  if (done) return done.result
+  const result = await act()
+  await manager.query('INSERT INTO act (jobId, id, result) VALUES (?, ?, ?)', [jobId, id, result])
+  return result
+}
+
+async function insertHistory(manager: EntityManager, file: JobFile): Promise<void> {
+  for (const { id, name, role } of file.people)
+    await manager.query(
+      `INSERT OR IGNORE INTO person (id, name, role, tickets) VALUES (?, ?, ?, '[]')`,
+      [id, name, role],
+    )
+  for (const { letter, document, at, by, signed } of file.revisions)
+    await insertRevision(manager, {
+      jobId: file.id,
+      letter,
+      document: JSON.stringify(document),
+      at,
+      by,
+      signed: signed ? 1 : 0,
+      imported: 1,
+    })
+  for (const { id, at, by, replaces, reason, body } of file.records)
+    await manager.query(
+      'INSERT INTO record (jobId, id, at, "by", replaces, reason, kind, body) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+      [file.id, id, at, by, replaces ?? null, reason ?? null, body.kind, JSON.stringify(body)],
+    )
+  for (const [testId, samples] of Object.entries(file.samples))
+    for (const sample of samples) await insertSample(manager, { jobId: file.id, testId, sample })
+}
+
+/** Job numbers count up from a counter of their own: what a file brings along can never stop the next one. */
+async function nextNumber(manager: EntityManager): Promise<string> {
+  for (;;) {
+    await manager.query(`UPDATE counter SET value = value + 1 WHERE name = 'job-number'`)
+    const [row] = await manager.query<{ value: number }[]>(
+      `SELECT value FROM counter WHERE name = 'job-number'`,
+    )
+    const number = String(row?.value ?? 0).padStart(4, '0')
+    if (await isFreeNumber(manager, number)) return number
+  }
+}
+
+const countUpTo = (manager: EntityManager, value: number): Promise<unknown> =>
+  manager.query(`UPDATE counter SET value = MAX(value, ?) WHERE name = 'job-number'`, [value])
+
+/** One of ours, four to six digits, that no job has. */
+async function isFreeNumber(manager: EntityManager, number: string): Promise<boolean> {
+  if (!/^\d{4,6}$/.test(number)) return false
+  return (await manager.getRepository(JobTable).findOneBy({ number })) === null
 }

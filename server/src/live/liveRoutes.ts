@@ -2,24 +2,34 @@ import type { ServerResponse } from 'node:http'
 import type { LiveEvent } from '@hestian/core'
 import { JobParams } from '@hestian/core'
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
+import { Refusal } from '../app/refusal'
 import type { JobStore } from '../jobs/jobStore'
 import type { LiveHub } from './hub'
 
 const beat_ms = 5000
+const mostBacklog_bytes = 1024 * 1024
 
 /** A stream of what is stored on a job, as server-sent events: the browser takes it up again by itself after a break. */
-export const liveRoutes: FastifyPluginAsyncZod<{ hub: LiveHub; jobs: JobStore }> = async (
-  app,
-  { hub, jobs },
-) => {
-  const open = new Set<ServerResponse>()
+export const liveRoutes: FastifyPluginAsyncZod<{
+  hub: LiveHub
+  jobs: JobStore
+  /** Open at a time from one address. */
+  mostStreams: number
+}> = async (app, { hub, jobs, mostStreams }) => {
+  const open = new Map<ServerResponse, string>()
   app.addHook('onClose', async () => {
-    for (const stream of open) stream.end()
+    for (const stream of open.keys()) stream.end()
   })
 
   app.get('/jobs/:jobId/live', { schema: { params: JobParams } }, async (request, reply) => {
     const { jobId } = request.params
-    await jobs.state(jobId)
+    await jobs.heading(jobId)
+    const mine = [...open.values()].filter((ip) => ip === request.ip).length
+    if (mine >= mostStreams)
+      throw new Refusal(
+        'too-many',
+        `${mostStreams} pages are open from your address already. Close some of them.`,
+      )
     reply.hijack()
     const stream = reply.raw
     stream.writeHead(200, {
@@ -28,10 +38,12 @@ export const liveRoutes: FastifyPluginAsyncZod<{ hub: LiveHub; jobs: JobStore }>
       connection: 'keep-alive',
     })
     stream.write('retry: 700\n\n: open\n\n')
-    open.add(stream)
-    const leave = hub.listen(jobId, (event: LiveEvent) =>
-      stream.write(`data: ${JSON.stringify(event)}\n\n`),
-    )
+    open.set(stream, request.ip)
+    const leave = hub.listen(jobId, (event: LiveEvent) => {
+      // A page that does not take what it is sent comes again and reads it all.
+      if (stream.writableLength > mostBacklog_bytes) stream.destroy()
+      else stream.write(`data: ${JSON.stringify(event)}\n\n`)
+    })
     const beat = setInterval(() => stream.write(': beat\n\n'), beat_ms)
     stream.on('error', () => undefined)
     stream.on('close', () => {

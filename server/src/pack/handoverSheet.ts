@@ -34,6 +34,7 @@ import {
   severityWords,
   showIn,
   surveyFields,
+  tickets,
   ticketWords,
   tightnessTrace,
   word,
@@ -62,7 +63,7 @@ export function handoverSheet(facts: HandoverFacts): TDocumentDefinitions {
   const { state, solution, judgement, people, printedAt } = facts
   const show = showIn(solution.practice.units)
   const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? id
-  const signature = state.records.filter((record) => record.body.kind === 'signature').at(-1)
+  const banner = bannerOf(state)
   const title = `${state.document.site.name}: handover`
   return {
     pageSize: 'A4',
@@ -98,16 +99,9 @@ export function handoverSheet(facts: HandoverFacts): TDocumentDefinitions {
         margin: [0, 2, 0, 8],
         color: paperInks['ink-2'],
       },
-      ...(signature
-        ? []
-        : [
-            {
-              text: 'Draft: not signed. Do not hand over.',
-              bold: true,
-              color: paperInks.stop,
-              margin: [0, 0, 0, 6],
-            } satisfies Content,
-          ]),
+      ...(banner
+        ? [{ text: banner, bold: true, color: paperInks.stop, margin: [0, 0, 0, 6] } as Content]
+        : []),
       ...heating(facts, show),
       ...answers(facts, show),
       ...survey(facts, show),
@@ -119,6 +113,14 @@ export function handoverSheet(facts: HandoverFacts): TDocumentDefinitions {
       ...signatures(facts, nameOf, printedAt),
     ] as Content[],
   } as TDocumentDefinitions
+}
+
+/** What has to be known before anything on the sheet is believed: that nobody signed it, or that nobody here did. */
+function bannerOf({ frozen, revisions }: HandoverFacts['state']): string | undefined {
+  if (!frozen) return 'Draft: not signed. Do not hand over.'
+  return revisions.some((one) => one.letter === frozen && one.imported)
+    ? 'Imported from a file: the signature was not verified here.'
+    : undefined
 }
 
 export const section = (text: string): Content => ({
@@ -751,18 +753,19 @@ function cautions({ practice, gas }: Solution): Content[] {
 }
 
 function signatures(
-  { state, people }: HandoverFacts,
+  { state }: HandoverFacts,
   nameOf: (id: string) => string,
   printedAt: string,
 ): Content[] {
   const signed = state.records.flatMap((record) =>
     record.body.kind === 'signature' ? [{ record, body: record.body }] : [],
   )
-  const held = (id: string) =>
-    people
-      .find((person) => person.id === id)
-      ?.tickets.map((ticket) => ticketWords[ticket])
-      .join(', ') ?? ''
+  const imported = new Set(state.revisions.filter((one) => one.imported).map((one) => one.letter))
+  const held = (names: readonly string[]) =>
+    tickets
+      .filter((ticket) => names.includes(ticket))
+      .map((ticket) => ticketWords[ticket])
+      .join(', ')
   return [
     section('Signatures'),
     signed.length === 0
@@ -774,7 +777,13 @@ function signatures(
             {
               stack: [
                 bold(body.typedName),
-                { text: `${nameOf(record.by)}: ${held(record.by)}`, color: paperInks['ink-2'] },
+                {
+                  text: `${nameOf(record.by)}: ${held(body.ticketsHeld)}`,
+                  color: paperInks['ink-2'],
+                },
+                ...(imported.has(body.revision)
+                  ? [{ text: 'Imported; signature not verified here.', color: paperInks.look }]
+                  : []),
               ],
             },
             day(record.at),

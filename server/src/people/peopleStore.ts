@@ -1,50 +1,68 @@
 import type { OwnUnits, Person } from '@hestian/core'
 import { OwnUnits as OwnUnitsSchema, tickets } from '@hestian/core'
-import type { Database } from '../db/database'
+import type { Database, DatabaseReader } from '../db/database'
+import type { PersonRow } from '../db/tables'
 import { PersonTable } from '../db/tables'
 import { Refusal } from '../app/refusal'
+
+export type Staff = Person & { readonly units: OwnUnits }
+
+const parsed = (text: string): unknown => {
+  try {
+    return JSON.parse(text)
+  } catch {
+    return undefined
+  }
+}
+
+const personOf = ({ id, name, role, tickets: held, units }: PersonRow): Staff => {
+  const holds = parsed(held)
+  return {
+    units: OwnUnitsSchema.catch({}).parse(parsed(units)),
+    id,
+    name,
+    role,
+    tickets: tickets.filter((ticket) => Array.isArray(holds) && holds.includes(ticket)),
+  }
+}
+
+/** Who works here, to be read. */
+export const listPeople = (db: DatabaseReader): Promise<Staff[]> =>
+  db.read(async (manager) => (await manager.getRepository(PersonTable).find()).map(personOf))
 
 /** Who works here, and what each may sign. */
 export class PeopleStore {
   constructor(private readonly db: Database) {}
 
-  async list(): Promise<(Person & { readonly units: OwnUnits })[]> {
-    const rows = await this.db.source.getRepository(PersonTable).find()
-    return rows.map(({ id, name, role, tickets: held, units }) => ({
-      units: OwnUnitsSchema.catch({}).parse(JSON.parse(units)),
-      id,
-      name,
-      role,
-      tickets: tickets.filter((ticket) => (JSON.parse(held) as string[]).includes(ticket)),
-    }))
-  }
+  list = (): Promise<Staff[]> => listPeople(this.db)
 
   async get(id: string): Promise<Person> {
-    const person = (await this.list()).find((one) => one.id === id)
-    if (!person)
+    const row = await this.db.read((manager) =>
+      manager.getRepository(PersonTable).findOneBy({ id }),
+    )
+    if (!row)
       throw new Refusal(
         'no-such-person',
         'Choose who is working first: nobody of that name works here.',
       )
-    return person
+    return personOf(row)
   }
 
   /** The units one person reads in; nobody else sees a difference. */
   async setUnits(id: string, units: OwnUnits): Promise<void> {
     await this.get(id)
-    await this.db.inTurn(async () => {
-      await this.db.source
-        .getRepository(PersonTable)
-        .update({ id }, { units: JSON.stringify(units) })
+    await this.db.write(async (manager) => {
+      await manager.getRepository(PersonTable).update({ id }, { units: JSON.stringify(units) })
     })
   }
 
-  /** Adds those who are not here yet; nobody is changed. */
+  /** Adds those who are not here yet; one whom an imported job brought along without tickets is given these. */
   async add(people: readonly Person[]): Promise<void> {
-    await this.db.inTurn(async () => {
+    await this.db.write(async (manager) => {
       for (const { id, name, role, tickets: held } of people)
-        await this.db.source.query(
-          'INSERT OR IGNORE INTO person (id, name, role, tickets) VALUES (?, ?, ?, ?)',
+        await manager.query(
+          `INSERT INTO person (id, name, role, tickets) VALUES (?, ?, ?, ?)
+           ON CONFLICT (id) DO UPDATE SET tickets = excluded.tickets WHERE person.tickets = '[]'`,
           [id, name, role, JSON.stringify(held)],
         )
     })

@@ -1,4 +1,5 @@
-import { catchingUp, replayGrace_ms } from './catchingUp'
+import { replayGrace_ms } from '../gauges/replay'
+import { catchingUp } from './catchingUp'
 
 const run = (last_s: number, seconds: readonly number[], now: () => number = () => 0) => {
   const isCaughtUp = catchingUp(last_s * 1000, now)

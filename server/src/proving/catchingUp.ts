@@ -1,9 +1,5 @@
 import type { Sample } from '@hestian/core'
-
-/** A gauge that has a memory has sent it again by then. */
-export const replayGrace_ms = 5000
-/** Two samples further apart than this on the gauge's clock have others between them that were missed. */
-export const missed_ms = 3000
+import { missed_ms, replayGrace_ms } from '../gauges/replay'
 
 /**
  * Tells of each sample, in the order they come, whether all before it are there. After a break live samples arrive ahead of those that the

@@ -1,14 +1,15 @@
-import type { JobRecord, JudgedTest, RecordBody } from '@hestian/core'
+import type { JobRecord, JudgedTest, RecordBody, Sample } from '@hestian/core'
 import {
   Act,
   BeginTest,
+  jobLimits,
   JobParams,
-  judgeTests,
   lacking,
   Refused,
   Repaired,
   TestNote,
   TestParams,
+  testedFingerprint,
   ticketWords,
   TypedSample,
 } from '@hestian/core'
@@ -17,16 +18,21 @@ import { z } from 'zod'
 import type { Clock } from '../app/parts'
 import { Refusal } from '../app/refusal'
 import type { GaugeLink } from '../gauges/gaugeLink'
-import { isRepeat, judged, numbered } from '../jobs/judged'
+import { numbered } from '../jobs/judged'
 import type { JobStore } from '../jobs/jobStore'
+import { endIdOf } from '../jobs/jobStore'
 import type { PeopleStore } from '../people/peopleStore'
+import type { JudgedJob, Tasks } from '../workers/tasks'
 import type { TestRecorder } from './recorder'
+import type { SampleBuffer } from './sampleBuffer'
 
 interface Parts {
   readonly jobs: JobStore
   readonly people: PeopleStore
   readonly gauges: readonly GaugeLink[]
   readonly recorder: TestRecorder
+  readonly buffer: SampleBuffer
+  readonly tasks: Tasks
   readonly clock: Clock
 }
 
@@ -35,13 +41,11 @@ const answers = { 201: z.object({}), 400: Refused, 403: Refused, 404: Refused, 4
 /** The test bench: begin, top up, note, type a reading, end, repair. */
 export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
   app,
-  { jobs, people, gauges, recorder, clock },
+  { jobs, people, gauges, recorder, buffer, tasks, clock },
 ) => {
   const testOf = async (jobId: string, testId: string): Promise<JudgedTest> => {
-    const state = await jobs.state(jobId)
-    const test = judgeTests({ entries: state.records, samples: state.samples }).find(
-      (one) => one.testId === testId,
-    )
+    await jobs.heading(jobId)
+    const test = await jobs.test(jobId, testId)
     if (!test) throw new Refusal('no-such-test', 'This job has no such test.')
     return test
   }
@@ -70,72 +74,31 @@ export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
     async (request, reply) => {
       const { jobId } = request.params
       const { body } = request
-      const state = await jobs.state(jobId)
       const person = await people.get(body.by)
-      if (isRepeat(state, body.id)) return reply.code(201).send({})
-      const needed = lacking(person, ['gas'])
-      if (needed.length > 0)
-        throw new Refusal(
-          'ticket-missing',
-          `${person.name} has no ${ticketWords.gas}; a tightness test needs one to be signed.`,
-        )
-      const { solution, judgement } = judged(state)
-      if (judgement.tests.some((test) => !test.ended))
-        throw new Refusal('test-running', 'A test is already running on this job. End it first.')
-      const design = solution.tightness.applies ? solution.tightness.answer : undefined
-      if (!design)
-        throw new Refusal(
-          'not-yet',
-          'The gas supply is not designed far enough: its volume decides the test.',
-        )
-      const unprepared = design.preparations.filter((one) => !body.prepared.includes(one.id))
-      if (unprepared.length > 0)
-        throw new Refusal(
-          'not-yet',
-          `Not prepared yet: ${unprepared.map((one) => one.name).join(', ')}.`,
-        )
-
-      const gauge =
-        body.how.reading === 'streamed'
-          ? gauges.find(
-              (one) => one.address.id === (body.how.reading === 'streamed' ? body.how.gaugeId : ''),
-            )
-          : undefined
-      if (body.how.reading === 'streamed' && !gauge)
-        throw new Refusal('no-such-gauge', 'No gauge of that name is set up.')
-      const seen = gauge?.state()
-      if (seen && (seen.state === 'silent' || !seen.latest))
-        throw new Refusal(
-          'gauge-silent',
-          'The gauge is not sending readings. Check it, or type the readings by hand.',
-        )
-      const begun: RecordBody = {
-        kind: 'test-begun',
-        testId: body.testId,
-        prepared: body.prepared,
-        reading: body.how.reading,
-        ...(body.how.reading === 'streamed' ? { gaugeId: body.how.gaugeId } : {}),
-        instrument: seen ? seen.name : body.how.reading === 'typed' ? body.how.instrument : '',
-        settleFrom_ms: seen?.latest?.at_ms ?? (body.how.reading === 'typed' ? body.how.from_ms : 0),
-        plan: {
-          ...design.plan,
-          gauge:
-            body.how.reading === 'typed'
-              ? { kind: body.how.kind, resolution_Pa: body.how.resolution_Pa }
-              : { kind: 'digital', resolution_Pa: seen?.resolution_Pa ?? 10 },
-        },
-      }
-      const off = body.off.map((item): RecordBody => ({
-        kind: 'off',
-        name: item.name,
-        state: item.state,
-        where: 'for the gas test',
-        because: item.because,
-        testId: body.testId,
-        backBefore: 'gas-on',
-      }))
-      await jobs.append(jobId, numbered([begun, ...off], body, clock.now()))
-      if (body.how.reading === 'streamed') recorder.follow(jobId, await testOf(jobId, body.testId))
+      await jobs.alone(jobId, async () => {
+        await jobs.heading(jobId)
+        if (await jobs.hasRecord(jobId, body.id)) return
+        const needed = lacking(person, ['gas'])
+        if (needed.length > 0)
+          throw new Refusal(
+            'ticket-missing',
+            `${person.name} has no ${ticketWords.gas}; a tightness test needs one to be signed.`,
+          )
+        const job = await tasks.judged(jobId)
+        const begun = begunOf(body, job, instrumentOf(body.how, gauges))
+        const off = body.off.map((item): RecordBody => ({
+          kind: 'off',
+          name: item.name,
+          state: item.state,
+          where: 'for the gas test',
+          because: item.because,
+          testId: body.testId,
+          backBefore: 'gas-on',
+        }))
+        await jobs.append(jobId, numbered([begun, ...off], body, clock.now()))
+        if (body.how.reading === 'streamed')
+          recorder.follow(jobId, await testOf(jobId, body.testId))
+      })
       return reply.code(201).send({})
     },
   )
@@ -145,21 +108,26 @@ export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
     { schema: { params: TestParams, body: TypedSample, response: answers } },
     async (request, reply) => {
       const { jobId, testId } = request.params
-      const test = await open(jobId, testId)
-      await people.get(request.body.by)
-      if (test.begun.reading !== 'typed')
-        throw new Refusal(
-          'not-understood',
-          'This test is read by a gauge; readings are not typed into it.',
-        )
-      await jobs.addSample(jobId, testId, request.body.sample)
-      const after = await testOf(jobId, testId)
-      if (after.verdict.outcome !== 'running')
-        await append(
-          jobId,
-          { id: `${request.body.id.slice(0, 50)}-end`, by: request.body.by },
-          { kind: 'test-ended', testId, early: false },
-        )
+      const { by, sample } = request.body
+      await people.get(by)
+      await jobs.alone(jobId, async () => {
+        const test = await open(jobId, testId)
+        if (test.begun.reading !== 'typed')
+          throw new Refusal(
+            'not-understood',
+            'This test is read by a gauge; readings are not typed into it.',
+          )
+        if (test.run.samples.length >= jobLimits.samples)
+          throw new Refusal('job-full', 'This test holds as many readings as a test may. End it.')
+        await storeTyped(buffer, { jobId, testId, sample })
+        const after = await testOf(jobId, testId)
+        if (after.verdict.outcome !== 'running')
+          await append(
+            jobId,
+            { id: endIdOf(testId), by },
+            { kind: 'test-ended', testId, early: false },
+          )
+      })
       return reply.code(201).send({})
     },
   )
@@ -170,11 +138,18 @@ export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
     async (request, reply) => {
       const { jobId, testId } = request.params
       const test = await open(jobId, testId)
-      const latest =
+      const latest_ms =
         gauges.find((one) => one.address.id === test.begun.gaugeId)?.state().latest?.at_ms ??
         test.run.samples[test.run.samples.length - 1]?.at_ms ??
         test.run.settleFrom_ms
-      await append(jobId, request.body, { kind: 'test-topped-up', testId, settleFrom_ms: latest })
+      if (!(await jobs.hasRecord(jobId, request.body.id))) {
+        await append(jobId, request.body, {
+          kind: 'test-topped-up',
+          testId,
+          settleFrom_ms: latest_ms,
+        })
+        recorder.toppedUp(testId, latest_ms)
+      }
       return reply.code(201).send({})
     },
   )
@@ -186,12 +161,13 @@ export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
       const { jobId, testId } = request.params
       const test = await testOf(jobId, testId)
       const at_ms = test.run.samples[test.run.samples.length - 1]?.at_ms ?? test.run.settleFrom_ms
-      await append(jobId, request.body, {
-        kind: 'test-note',
-        testId,
-        at_ms,
-        text: request.body.text,
-      })
+      if (!(await jobs.hasRecord(jobId, request.body.id)))
+        await append(jobId, request.body, {
+          kind: 'test-note',
+          testId,
+          at_ms,
+          text: request.body.text,
+        })
       return reply.code(201).send({})
     },
   )
@@ -201,9 +177,16 @@ export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
     { schema: { params: TestParams, body: Act, response: answers } },
     async (request, reply) => {
       const { jobId, testId } = request.params
-      await open(jobId, testId)
-      recorder.leave(testId)
-      await append(jobId, request.body, { kind: 'test-ended', testId, early: true })
+      const { by } = request.body
+      await jobs.alone(jobId, async () => {
+        await open(jobId, testId)
+        await append(
+          jobId,
+          { id: endIdOf(testId), by },
+          { kind: 'test-ended', testId, early: true },
+        )
+        recorder.leave(testId)
+      })
       return reply.code(201).send({})
     },
   )
@@ -216,8 +199,89 @@ export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
       const test = await testOf(jobId, testId)
       if (!test.ended)
         throw new Refusal('test-running', 'End the test before you record the repair.')
-      await append(jobId, request.body, { kind: 'repaired', testId, what: request.body.what })
+      await append(jobId, request.body, {
+        kind: 'repaired',
+        testId,
+        what: request.body.what,
+      })
       return reply.code(201).send({})
     },
   )
+}
+
+type Instrument = Pick<
+  Extract<RecordBody, { kind: 'test-begun' }>,
+  'reading' | 'gaugeId' | 'instrument' | 'settleFrom_ms'
+> & { readonly gauge: { readonly kind: 'water-gauge' | 'digital'; readonly resolution_Pa: number } }
+
+/** What the test is read with: a gauge that is heard, or an instrument named by hand. */
+function instrumentOf(how: BeginTest['how'], gauges: readonly GaugeLink[]): Instrument {
+  if (how.reading === 'typed') {
+    const { kind, resolution_Pa, instrument, from_ms } = how
+    return {
+      reading: 'typed',
+      instrument,
+      settleFrom_ms: from_ms,
+      gauge: { kind, resolution_Pa },
+    }
+  }
+  const gauge = gauges.find((one) => one.address.id === how.gaugeId)
+  if (!gauge) throw new Refusal('no-such-gauge', 'No gauge of that name is set up.')
+  const { state, latest, name, resolution_Pa } = gauge.state()
+  if (state === 'silent' || !latest)
+    throw new Refusal(
+      'gauge-silent',
+      'The gauge is not sending readings. Check it, or type the readings by hand.',
+    )
+  return {
+    reading: 'streamed',
+    gaugeId: how.gaugeId,
+    instrument: name,
+    settleFrom_ms: latest.at_ms,
+    gauge: { kind: 'digital', resolution_Pa },
+  }
+}
+
+/** The record that begins a test, where the job lets it begin. */
+function begunOf(
+  { testId, prepared }: BeginTest,
+  { state, judgement, tightness }: JudgedJob,
+  { gauge, ...instrument }: Instrument,
+): RecordBody {
+  if (judgement.tests.some((test) => !test.ended))
+    throw new Refusal('test-running', 'A test is already running on this job. End it first.')
+  if (judgement.tests.some((test) => test.testId === testId))
+    throw new Refusal('test-over', 'A test of this id has ended. Begin another one.')
+  if (!tightness)
+    throw new Refusal(
+      'not-yet',
+      'The gas supply is not designed far enough: its volume decides the test.',
+    )
+  const unprepared = tightness.preparations.filter((one) => !prepared.includes(one.id))
+  if (unprepared.length > 0)
+    throw new Refusal(
+      'not-yet',
+      `Not prepared yet: ${unprepared.map((one) => one.name).join(', ')}.`,
+    )
+  return {
+    kind: 'test-begun',
+    testId,
+    prepared,
+    ...instrument,
+    restsOn: testedFingerprint(state.document),
+    plan: { ...tightness.plan, gauge },
+  }
+}
+
+async function storeTyped(
+  buffer: SampleBuffer,
+  arriving: { readonly jobId: string; readonly testId: string; readonly sample: Sample },
+): Promise<void> {
+  const outcome = buffer.add(arriving)
+  await buffer.flush()
+  if ((await outcome) === 'taken')
+    throw new Refusal(
+      'sample-taken',
+      'At this instant another reading is stored already; it is not changed. Type this one with the time at which you read it.',
+    )
 }

@@ -15,6 +15,8 @@ export class ApiError extends Error {
 
 /** A request that has no answer by then counts as not arrived. */
 const patience_ms = 20_000
+/** For a whole job with its photographs. */
+const longPatience_ms = 300_000
 const offline = 'The server does not answer. What you typed is kept here and sent when it does.'
 
 /** The only fetch: sends JSON, checks the answer against the contract, turns everything else into an {@link ApiError}. */
@@ -23,15 +25,14 @@ export async function call<T>(
   path: string,
   answer: ZodType<T>,
   body?: unknown,
+  { patient }: { readonly patient: boolean } = { patient: false },
 ): Promise<T> {
   let response: Response
   try {
     response = await fetch(`/api${path}`, {
       method,
-      signal: AbortSignal.timeout(patience_ms),
-      ...(body === undefined
-        ? {}
-        : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+      signal: AbortSignal.timeout(patient ? longPatience_ms : patience_ms),
+      ...(body === undefined ? {} : bodyOf(body)),
     })
   } catch {
     throw new ApiError('offline', offline)
@@ -44,6 +45,12 @@ export async function call<T>(
     throw new ApiError(refused.data.code, refused.data.says, refused.data.current)
   throw new ApiError('offline', offline)
 }
+
+/** A file goes as it is, anything else as JSON. */
+const bodyOf = (body: unknown): { body: BodyInit; headers: Record<string, string> } =>
+  body instanceof Blob
+    ? { body, headers: { 'content-type': body.type } }
+    : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }
 
 const readJson = (text: string): unknown => {
   try {

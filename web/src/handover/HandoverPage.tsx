@@ -25,12 +25,14 @@ export function HandoverPage() {
   const { judgement, state, draft } = useJob()
   const { missing } = judgement
   const frozen = state.frozen
+  const isImported = state.revisions.some((one) => one.letter === frozen && one.imported)
   return (
     <Page>
       <Answer>
         {frozen ? (
           <>
-            Revision <b>{frozen}</b> is signed and frozen.
+            Revision <b>{frozen}</b>{' '}
+            {isImported ? 'came signed in a file and is frozen.' : 'is signed and frozen.'}
           </>
         ) : missing.length === 0 ? (
           <>
@@ -45,8 +47,16 @@ export function HandoverPage() {
       </Answer>
       <VerdictLine>
         <VerdictChip
-          verdict={frozen || missing.length === 0 ? 'pass' : 'not-yet'}
-          word={frozen ? 'Handed over' : missing.length === 0 ? 'Ready' : 'Not yet'}
+          verdict={isImported ? 'not-yet' : frozen || missing.length === 0 ? 'pass' : 'not-yet'}
+          word={
+            isImported
+              ? 'Imported, signature not verified here'
+              : frozen
+                ? 'Handed over'
+                : missing.length === 0
+                  ? 'Ready'
+                  : 'Not yet'
+          }
         />
         <span>
           {draft.document.site.name}. The sheet says which checks were made; it never says that
@@ -59,14 +69,20 @@ export function HandoverPage() {
         <a href={`/api/jobs/${state.id}/handover.pdf`} download={`handover-${state.number}.pdf`}>
           Handover sheet, PDF
         </a>
+        <a href={`/api/jobs/${state.id}/export.zip`} download={`hestian-job-${state.number}.zip`}>
+          The whole job with its photographs, ZIP
+        </a>
         <a href={`/api/jobs/${state.id}/export`} download={`hestian-job-${state.number}.json`}>
-          The whole job, JSON
+          The job file alone, JSON
         </a>
         <Link to={`/jobs/${state.id}/tightness`}>Test record</Link>
       </Files>
       <Prose>
         {frozen ? '' : 'Until it is signed the PDF says draft. '}The job file holds revisions,
-        records, samples and signatures, and is also attached to the PDF.
+        records, samples and signatures, and is also attached to the PDF; photographs and papers
+        come with the ZIP, the JSON alone lists which it leaves out.
+        {state.importedAt &&
+          ` This job came in from a file on ${dayTime(state.importedAt)}: what that says is signed was not signed here.`}
       </Prose>
       {frozen ? <Frozen letter={frozen} /> : missing.length === 0 ? <Sign /> : null}
       <Snags />
@@ -175,7 +191,7 @@ function Frozen({ letter }: { readonly letter: string }) {
           <Button
             onPress={() => {
               setAsking(false)
-              void act('/revisions')
+              void act('/unfreeze')
             }}
           >
             Yes, start a new revision
@@ -213,10 +229,11 @@ function Revisions() {
         <List>
           {state.revisions.map((revision) => (
             <li key={revision.letter}>
-              <Mark kind={revision.signed ? 'pass' : 'note'} size={18} />
+              <Mark kind={revision.signed && !revision.imported ? 'pass' : 'note'} size={18} />
               <span>
                 <b>{revision.letter}</b> {revision.signed ? 'signed' : 'cut'} by{' '}
                 {nameOf(revision.by)}, {dayTime(revision.at)}
+                {revision.imported && '; imported, signature not verified here'}
               </span>
               <a
                 href={`/api/jobs/${state.id}/revisions/${revision.letter}`}

@@ -113,6 +113,16 @@ export function Board() {
             </>
           )}
         </h1>
+        {data?.lowSpace && (
+          <Notice role="alert">
+            <Mark kind="stop" size={20} />
+            <span>
+              <b>The disk of the server is nearly full</b>: {megabytes(data.free_bytes)} are left.
+              When nothing is left, nothing more can be stored. Make room there, or move the data
+              folder to a larger disk.
+            </span>
+          </Notice>
+        )}
         <Tools>
           <Find value={find} onChange={setFind}>
             <Label>
@@ -209,7 +219,26 @@ export function Board() {
   )
 }
 
+const megabytes = (bytes: number | null): string =>
+  bytes === null ? 'an unknown number of megabytes' : `${Math.round(bytes / 1e6)} MB`
+
+/** A job whose stored data went bad: named, so that nobody takes it for lost, and out of the way of the others. */
+function UnreadableRow({ row }: { readonly row: BoardRow }) {
+  return (
+    <Unreadable>
+      <Mark kind="stop" size={20} />
+      <span>
+        <strong>{row.name}</strong>
+        <small>
+          job {row.number}. {row.waits}
+        </small>
+      </span>
+    </Unreadable>
+  )
+}
+
 function JobRow({ row }: { readonly row: BoardRow }) {
+  if (row.unreadable) return <UnreadableRow row={row} />
   return (
     <Row to={`/jobs/${row.id}/${row.sheet}`} data-job>
       <Level aria-hidden>
@@ -308,6 +337,34 @@ function useBoardKeys({
   }, [search])
 }
 
+const Notice = styled.p`
+  display: grid;
+  grid-template-columns: 20px 1fr;
+  gap: 10px;
+  max-width: 900px;
+  padding: 10px 0;
+  border-top: 1.5px solid var(--stop);
+  border-bottom: 1.5px solid var(--stop);
+  color: var(--ink);
+  svg {
+    color: var(--stop);
+    margin-top: 3px;
+  }
+`
+const Unreadable = styled.div`
+  display: grid;
+  grid-template-columns: 20px 1fr;
+  gap: 12px;
+  padding: 12px 8px;
+  svg {
+    color: var(--stop);
+  }
+  small {
+    display: block;
+    color: var(--ink-2);
+    max-width: 80ch;
+  }
+`
 const Page = styled.div`
   min-height: 100dvh;
   main {

@@ -1,30 +1,34 @@
+import { ImportedJob } from '@hestian/core'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { useNavigate } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import styled from 'styled-components'
-import { z } from 'zod'
 import { ApiError, call } from '../api/client'
 
-/** Takes in an exported job. */
+const megabyte = 1024 * 1024
+const most = { json: 64 * megabyte, zip: 512 * megabyte }
+
+type Said =
+  | { readonly kind: 'refused'; readonly text: string }
+  | { readonly kind: 'renumbered'; readonly job: ImportedJob }
+  | { readonly kind: 'under-way' }
+
+/** Takes in an exported job: the file alone, or the archive with its photographs. */
 export function ImportJob() {
   const client = useQueryClient()
   const navigate = useNavigate()
-  const [says, setSays] = useState<string>()
+  const [said, setSaid] = useState<Said>()
   const take = async (file: File | undefined) => {
     if (!file) return
-    if (file.size > 64 * 1024 * 1024)
-      return setSays(`${file.name} is larger than the 64 MB that a job file may be.`)
+    setSaid({ kind: 'under-way' })
     try {
-      const { id } = await call(
-        'POST',
-        '/import',
-        z.object({ id: z.string() }),
-        parse(await file.text()),
-      )
+      const job = await call('POST', '/import', ImportedJob, await bodyOf(file), { patient: true })
       await client.invalidateQueries({ queryKey: ['board'] })
-      void navigate(`/jobs/${id}`)
+      if (job.renumbered) setSaid({ kind: 'renumbered', job })
+      else void navigate(`/jobs/${job.id}`)
     } catch (error) {
-      setSays(error instanceof ApiError ? error.message : 'That file could not be read.')
+      const text = error instanceof ApiError ? error.message : 'That file could not be read.'
+      setSaid({ kind: 'refused', text })
     }
   }
   return (
@@ -32,20 +36,35 @@ export function ImportJob() {
       <span>Import a job file</span>
       <input
         type="file"
-        accept=".json,application/json"
+        accept=".json,.zip,application/json,application/zip"
         onChange={(event) => {
           void take(event.target.files?.[0])
           event.target.value = ''
         }}
       />
-      <small role="alert">{says}</small>
+      {said?.kind === 'refused' && <small role="alert">{said.text}</small>}
+      {said?.kind === 'under-way' && <small role="status">Taking it in …</small>}
+      {said?.kind === 'renumbered' && (
+        <small role="status">
+          It is here as job {said.job.number}: its own number was taken or is none of ours.{' '}
+          <Link to={`/jobs/${said.job.id}`}>Open it</Link>
+        </small>
+      )}
     </Take>
   )
 }
 
-function parse(text: string): unknown {
+async function bodyOf(file: File): Promise<unknown> {
+  const isZip = /\.zip$/i.test(file.name) || file.type === 'application/zip'
+  const allowed = isZip ? most.zip : most.json
+  if (file.size > allowed)
+    throw new ApiError(
+      'too-large',
+      `${file.name} is larger than the ${allowed / megabyte} MB that a job file may be.`,
+    )
+  if (isZip) return new Blob([file], { type: 'application/zip' })
   try {
-    return JSON.parse(text)
+    return JSON.parse(await file.text())
   } catch {
     throw new ApiError(
       'not-a-job-file',
@@ -77,8 +96,12 @@ const Take = styled.label`
   }
   small {
     display: block;
-    color: var(--stop);
+    position: relative;
+    color: var(--ink-2);
     font-size: 15px;
     max-width: 340px;
+  }
+  small[role='alert'] {
+    color: var(--stop);
   }
 `

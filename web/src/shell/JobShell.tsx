@@ -179,15 +179,13 @@ function useUndoKeys(draft: { readonly undo: () => void; readonly redo: () => vo
 const Frame = styled.div`
   display: grid;
   height: 100dvh;
-  grid-template: 'brand title' 44px 'riser tabs' 48px 'riser body' minmax(
-      0,
-      1fr
-    ) 'strip strip' auto / 152px minmax(0, 1fr);
+  grid-template:
+    'brand title' 44px 'riser tabs' 48px 'riser body' minmax(0, 1fr)
+    'strip strip' auto / 152px minmax(0, 1fr);
   @media (max-width: 720px) {
-    grid-template: 'brand title' 52px 'riser tabs' 44px 'riser body' minmax(
-        0,
-        1fr
-      ) 'strip strip' auto / 44px minmax(0, 1fr);
+    grid-template:
+      'brand title' 52px 'riser tabs' 44px 'riser body' minmax(0, 1fr)
+      'strip strip' auto / 44px minmax(0, 1fr);
   }
   @media print {
     display: block;

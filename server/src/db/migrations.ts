@@ -1,0 +1,10 @@
+import { BoardAndEvidence1790100000000 } from './boardAndEvidence'
+import { FirstTables1790000000000 } from './firstTables'
+import { NothingLost1790200000000 } from './nothingLost'
+
+/** Every step of the tables, oldest first. One that has landed is never edited. */
+export const migrations = [
+  FirstTables1790000000000,
+  BoardAndEvidence1790100000000,
+  NothingLost1790200000000,
+]

@@ -1,0 +1,62 @@
+import type { JobState, Judgement, Summary, TightnessDesign } from '@hestian/core'
+import { JobState as JobStateSchema, summaryOf } from '@hestian/core'
+import { Refusal } from '../app/refusal'
+import type { DatabaseReader } from '../db/database'
+import { EvidenceFiles } from '../evidence/evidenceFiles'
+import type { Looked } from '../evidence/lookAtFile'
+import { lookAtFile } from '../evidence/lookAtFile'
+import type { EvidenceType } from '../evidence/typeOfBytes'
+import { JobReader } from '../jobs/jobReader'
+import { judged } from '../jobs/judged'
+import { printHandover, printInspection } from '../pack/print'
+
+/** What a signature or a test needs of a job that was judged again. */
+export interface JudgedJob {
+  readonly state: Pick<JobState, 'document' | 'saveNumber' | 'frozen'>
+  readonly judgement: Judgement
+  readonly tightness: TightnessDesign | undefined
+}
+
+export interface Printing {
+  readonly jobId: string
+  readonly printedAt: string
+}
+
+/** The heavy work of the server, by name: what goes in and what comes out crosses to a worker, so both are plain data. */
+export interface Tasks {
+  readonly summary: (jobId: string) => Promise<Summary>
+  readonly judged: (jobId: string) => Promise<JudgedJob>
+  readonly handover: (printing: Printing) => Promise<Uint8Array>
+  readonly inspection: (printing: Printing) => Promise<Uint8Array>
+  readonly lookAt: (file: { bytes: Uint8Array; type: EvidenceType }) => Promise<Looked>
+}
+
+/** The tasks themselves, reading what is committed. */
+export function makeTasks(db: DatabaseReader, dataFolder: string): Tasks {
+  const jobs = new JobReader(db)
+  const files = new EvidenceFiles(dataFolder)
+  return {
+    summary: async (jobId) => summaryOf(readable(await jobs.state(jobId))),
+    judged: async (jobId) => {
+      const state = await jobs.state(jobId)
+      const { solution, judgement } = judged(state)
+      const { document, saveNumber, frozen } = state
+      const tightness = solution.tightness.applies ? solution.tightness.answer : undefined
+      return { state: { document, saveNumber, frozen }, judgement, tightness }
+    },
+    handover: (printing) => printHandover({ db, jobs }, printing),
+    inspection: (printing) => printInspection({ db, jobs, files }, printing),
+    lookAt: ({ bytes, type }) => lookAtFile(Buffer.from(bytes), type),
+  }
+}
+
+/** What is stored was checked when it came; looked at once more, so that the board can name a job that went bad on the disk. */
+function readable(state: JobState): JobState {
+  const read = JobStateSchema.safeParse(state)
+  if (read.success) return state
+  const [issue] = read.error.issues
+  throw new Refusal(
+    'job-unreadable',
+    `What is stored of this job cannot be read (${issue?.path.join(' ')}: ${issue?.message}). The other jobs are not touched. Restore it from a backup.`,
+  )
+}
