@@ -69,9 +69,7 @@ for (const theme of ['paper', 'cellar']) {
           const { violations } = await (
             window as unknown as {
               axe: {
-                run: (
-                  options: object,
-                ) => Promise<{
+                run: (options: object) => Promise<{
                   violations: { id: string; nodes: { html: string; failureSummary: string }[] }[]
                 }>
               }

@@ -14,19 +14,17 @@ async function copyOf(page: Page, job: string, as: string): Promise<void> {
   }
   await page.goto('/')
   await workAs(page, 'Maren Oduya')
-  await page
-    .locator('input[type=file]')
-    .setInputFiles({
-      name: 'job.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(
-        JSON.stringify({
-          ...file,
-          id: as,
-          document: { ...file.document, site: { ...file.document.site, name: as } },
-        }),
-      ),
-    })
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'job.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(
+      JSON.stringify({
+        ...file,
+        id: as,
+        document: { ...file.document, site: { ...file.document.site, name: as } },
+      }),
+    ),
+  })
   await expect(page).toHaveURL(new RegExp(`/jobs/${as}/site$`))
 }
 

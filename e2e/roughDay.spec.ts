@@ -120,7 +120,7 @@ test('a server that is killed in the middle of a test loses no acknowledged samp
   }
   await expect.poll(async () => (await samples()).length).toBeGreaterThan(20)
   const acknowledged = await samples()
-  execFileSync('pkill', ['-9', '-f', 'tsx server/src/index.ts'])
+  execFileSync('pkill', ['-9', '-f', 'server/dist/server.mjs'])
   await expect(page.getByRole('heading', { level: 2 })).toContainText('tight', { timeout: 45_000 })
   const after = new Set(await samples())
   expect(acknowledged.filter((at_ms) => !after.has(at_ms))).toEqual([])

@@ -1,3 +1,4 @@
+import './withoutEval'
 import '@fontsource-variable/atkinson-hyperlegible-next'
 import '@fontsource-variable/special-gothic/standard.css'
 import type { JobState } from '@hestian/core'

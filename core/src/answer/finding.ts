@@ -30,6 +30,8 @@ export interface Finding {
 }
 
 export const findingIds = [
+  'outside-method',
+  'water-freezes',
   'relief-above-weakest',
   'no-room-under-relief',
   'vessel-too-small',

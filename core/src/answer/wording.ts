@@ -16,6 +16,14 @@ const wordings: Readonly<Record<FindingId, Wording>> = {
   ...heatWordings,
   ...pressureWordings,
   ...networkWordings,
+  'outside-method': ({ n }) => ({
+    head: 'This cannot be computed from the figures as they are.',
+    why: `One of them is outside what the method holds for (${n(0)}). Look for a slip of the pen or of the unit; what was typed is kept, and the rest of the job is computed.`,
+  }),
+  'water-freezes': ({ f, show }) => ({
+    head: `At ${show(f('temp_K'), 'temperature')} it is ice: it freezes at ${show(f('freezes_K'), 'temperature')}.`,
+    why: 'Nothing that holds or moves water can be computed below its freezing point. Correct the temperature, or say that the circuit holds glycol.',
+  }),
   'relief-above-weakest': ({ f, n, show, practice }) => ({
     head: `The ${practice.words.reliefValve} at ${water(show, f('reliefSetGauge_Pa'))} is above what the ${n(0)} stands.`,
     why: `${n(0)} is rated ${water(show, f('limitGauge_Pa'))}. A ${practice.words.reliefValve} set higher lets the weakest part go first.`,

@@ -11,8 +11,8 @@ export interface OptionFigures {
   readonly leastOutput_W: number
   /** 0 without a store. */
   readonly store_m3: number
-  /** Coil rating; infinite where the burner is in the store. */
-  readonly coil_W: number
+  /** Coil rating; undefined where no coil stands between burner and water. */
+  readonly coil_W: number | undefined
   readonly standingLoss_W: number
   readonly burnerInStore: boolean
 }
@@ -30,6 +30,9 @@ export interface ComparisonConditions {
   readonly load_W: number
 }
 
+/** How long a draw lasts, where the heater alone does not keep up with it. */
+export type Lasting = 'as-long-as-wanted' | DrawBand
+
 export interface Comparison {
   /** Power that reaches the water: the least of boiler and coil. */
   readonly power_W: number
@@ -44,8 +47,8 @@ export interface Comparison {
     readonly top_K: number
     readonly bottom_K: number
   }
-  readonly draw: DrawBand
-  readonly twoShowers: DrawBand
+  readonly draw: Lasting
+  readonly twoShowers: Lasting
   readonly standing_J_day: number
   /** Heat that two showers take from the coldest inlet. */
   readonly twoShowers_W: number
@@ -95,7 +98,7 @@ export const storeModelOf = (
     ? { kind: 'burner', power_W: figures.hotWater_W, height: 0 }
     : {
         kind: 'coil',
-        rating_W: figures.coil_W,
+        rating_W: figures.coil_W ?? Infinity,
         fromHeight: 0.02,
         toHeight: 0.6,
         flowTemp_K: conditions.flowTemp_K,
@@ -119,10 +122,11 @@ export function compareOption(
 ): Comparison {
   const { coldTemp_K, storeTemp_K, mixedTemp_K, wanted_m3_s, shower_m3_s, warmTemp_K, load_W } =
     conditions
-  const power_W = Math.min(figures.hotWater_W, figures.coil_W)
+  const coil_W = figures.coil_W ?? Infinity
+  const power_W = Math.min(figures.hotWater_W, coil_W)
   const rise_K = Math.max(0.1, mixedTemp_K - coldTemp_K)
-  const drawn = (mixed_m3_s: number) =>
-    drawBand({
+  const drawn = (mixed_m3_s: number): Lasting => {
+    const band = drawBand({
       store_m3: figures.store_m3,
       power_W,
       mixed_m3_s,
@@ -130,6 +134,8 @@ export function compareOption(
       coldTemp_K,
       mixedTemp_K,
     })
+    return Number.isFinite(band.most_s) ? band : 'as-long-as-wanted'
+  }
   const hasStore = figures.store_m3 > 0 && storeTemp_K > coldTemp_K
   const reheat_s = hasStore
     ? reheatTime_s({
@@ -150,7 +156,7 @@ export function compareOption(
       : undefined
   return {
     power_W,
-    limitedBy: figures.coil_W < figures.hotWater_W ? 'coil' : 'boiler',
+    limitedBy: coil_W < figures.hotWater_W ? 'coil' : 'boiler',
     hot_m3_s:
       storeTemp_K > coldTemp_K
         ? flowForRise_m3_s({ power_W, rise_K: storeTemp_K - coldTemp_K })

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { practiceNames } from '../practice/practices'
 import { blankSchools, schoolsShape } from '../practice/schools'
 import { blankHeat, Heat, HotWater } from './hotWaterDocument'
-import { Evidence, id, known, madeYear, name, photos } from './known'
+import { Evidence, id, known, madeYear, name, photos, rowsOf } from './known'
 import { blankPan, DrainPan, Heating, ReliefValve } from './pressureDocument'
 import { blankSurvey, partKinds, Survey } from './surveyDocument'
 import { blankGasRules, GasSupply } from './gasDocument'
@@ -73,14 +73,14 @@ export const JobDocument = z.object({
   /** Where schools disagree: the installer's choice; null takes the practice's own. */
   schools: schoolsShape,
   survey: Survey,
-  appliances: z.array(Appliance).max(50),
-  parts: z.array(Part).max(50),
+  appliances: rowsOf(Appliance, 50),
+  parts: rowsOf(Part, 50),
   heat: Heat,
   /** Null when the job makes no hot water. */
   hotWater: HotWater.nullable(),
   /** Null when the job has no heating circuit. */
   heating: Heating.nullable(),
-  reliefs: z.array(ReliefValve).max(12),
+  reliefs: rowsOf(ReliefValve, 12),
   pan: DrainPan,
   gas: GasSupply,
   water: Water,

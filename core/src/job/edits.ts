@@ -1,6 +1,7 @@
 import type { Edit } from '../answer/finding'
 import { blankSchools } from '../practice/schools'
 import { JobDocument } from './document'
+import { withoutImpossible, withUniqueIds } from './bringForward'
 import { blankGasEnd, blankGasRules } from './gasDocument'
 import { blankWater } from './waterDocument'
 import { blankHeat, blankHotWater } from './hotWaterDocument'
@@ -24,20 +25,31 @@ export function applyEdits(document: JobDocument, edits: readonly Edit[]): JobDo
 const isBranch = (value: unknown): value is Record<string | number, unknown> =>
   typeof value === 'object' && value !== null
 
-/** A document checked against its schema: the document, or where it is wrong and what is accepted. */
-export function readDocument(
-  raw: unknown,
-):
+export type ReadDocument =
   | { readonly ok: true; readonly document: JobDocument }
-  | { readonly ok: false; readonly says: string } {
-  const upgraded = upgradeDocument(raw)
-  const result = JobDocument.safeParse(upgraded)
+  | { readonly ok: false; readonly says: string }
+
+/** A document checked against its schema: the document, or where it is wrong and what is accepted. */
+export function readDocument(raw: unknown): ReadDocument {
+  const result = JobDocument.safeParse(upgradeDocument(raw))
   if (result.success) return { ok: true, document: result.data }
   const says = result.error.issues
     .slice(0, 3)
     .map((issue) => `${issue.path.join('.') || 'document'}: ${issue.message}`)
     .join('; ')
   return { ok: false, says }
+}
+
+/** A document that was accepted once, read again: what can no longer be in it comes forward as not looked at, with a note of what it was. */
+export const readStoredDocument = (raw: unknown): ReadDocument => readDocument(forward(raw))
+
+/** A document of any earlier version as this one accepts it, as far as that can be done without guessing. */
+function forward(raw: unknown): unknown {
+  const upgraded = upgradeDocument(raw)
+  if (JobDocument.safeParse(upgraded).success) return upgraded
+  const unique = withUniqueIds(upgraded)
+  const read = JobDocument.safeParse(unique)
+  return read.success ? unique : (withoutImpossible(unique, read.error.issues) ?? unique)
 }
 
 type Raw = Record<string | number, unknown>
@@ -169,12 +181,12 @@ export function upgradeFile(raw: unknown): unknown {
   if (!isBranch(raw) || Array.isArray(raw)) return raw
   const revisions = Array.isArray(raw.revisions)
     ? raw.revisions.map((one: unknown) =>
-        isBranch(one) ? { ...one, document: upgradeDocument(one.document) } : one,
+        isBranch(one) ? { ...one, document: forward(one.document) } : one,
       )
     : raw.revisions
   return {
     ...raw,
-    document: upgradeDocument(raw.document),
+    document: forward(raw.document),
     ...(raw.revisions === undefined ? {} : { revisions }),
   }
 }

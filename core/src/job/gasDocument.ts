@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { gasMethods } from '../gas/network'
 import { materialNames } from '../gas/pipes'
-import { count, Evidence, id, known, name } from './known'
+import { count, Evidence, id, known, name, rowsOf } from './known'
 
 const yesNo = z.enum(['yes', 'no']).nullable()
 
@@ -54,7 +54,7 @@ export const GasSegment = z.object({
 export type GasSegment = z.infer<typeof GasSegment>
 
 export const GasSupply = z.object({
-  segments: z.array(GasSegment).max(600, 'at most 600 pipes'),
+  segments: rowsOf(GasSegment, 600, 'at most 600 pipes'),
   meterMaxTestGauge_Pa: known('gas-pressure'),
   /** What the meter itself loses at full load. */
   meterDrop_Pa: known('gas-pressure'),

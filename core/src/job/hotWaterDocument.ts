@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { buildingAges } from '../heat/estimate'
-import { count, id, known, name } from './known'
+import { count, id, known, name, rowsOf } from './known'
 import { blankSafety, HotWaterSafety } from './pressureDocument'
 
 /** Heat a zone or room needs: typed, or a quick estimate from its area that is marked as one. */
@@ -46,8 +46,8 @@ export const Draw = z.object({
 export type Draw = z.infer<typeof Draw>
 
 export const HotWater = z.object({
-  outlets: z.array(Outlet).max(60),
-  scenario: z.array(Draw).max(300),
+  outlets: rowsOf(Outlet, 60),
+  scenario: rowsOf(Draw, 300),
   storeTemp_K: known('temperature'),
   /** Least pressure that the heater or the outlets want, gauge. */
   wantedGauge_Pa: known('water-pressure'),
@@ -79,8 +79,8 @@ export const HeatOption = z.object({
 export type HeatOption = z.infer<typeof HeatOption>
 
 export const Heat = z.object({
-  zones: z.array(Zone).max(60),
-  options: z.array(HeatOption).max(5, 'at most five, side by side'),
+  zones: rowsOf(Zone, 60),
+  options: rowsOf(HeatOption, 5, 'at most five, side by side'),
   chosen: z
     .object({ optionId: z.string().max(60), because: z.string().trim().min(3, 'say why').max(400) })
     .nullable(),

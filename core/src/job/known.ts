@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { quantityIn } from '../units/format'
 import type { Measure } from '../units/measure'
-import { ranges } from '../units/measure'
+import { isNext0, ranges } from '../units/measure'
 import type { UnitName } from '../units/units'
 
 const siUnits: Partial<Record<(typeof ranges)[Measure]['kind'], UnitName>> = {
@@ -20,7 +20,11 @@ export const quantity = (measure: Measure) => {
   const says = unit
     ? `must be ${quantityIn(hard[0], unit)} to ${quantityIn(hard[1], unit)}`
     : `must be ${hard[0]} to ${hard[1]}`
-  return z.number(`must be a number in SI`).min(hard[0], says).max(hard[1], says)
+  return z
+    .number(`must be a number in SI`)
+    .min(hard[0], says)
+    .max(hard[1], says)
+    .refine((si) => !isNext0(si, measure), `${says}; so little is a slip of the unit`)
 }
 
 export const siteBases = ['measured', 'read', 'assumed'] as const
@@ -83,3 +87,17 @@ export const Evidence = z.object({
 })
 export type Evidence = z.infer<typeof Evidence>
 export const photos = z.array(Evidence).max(12, 'at most 12 photographs')
+
+/** Rows with an id each: so many at most, and no id twice, because everything that names a row means one. */
+export const rowsOf = <Row extends z.ZodType<{ readonly id: string }>>(
+  row: Row,
+  most: number,
+  says = `at most ${most}`,
+) =>
+  z
+    .array(row)
+    .max(most, says)
+    .refine(
+      (rows) => new Set(rows.map((one) => one.id)).size === rows.length,
+      'two rows have one id',
+    )

@@ -5,7 +5,7 @@ import { materialNames } from '../gas/pipes'
 import { valveOutlets } from '../relief/catalogue'
 import { dischargeMaterials, dischargeSizes } from '../relief/dischargePipe'
 import { inletKinds } from '../safety/inletGroup'
-import { count, id, known, name, quantity } from './known'
+import { count, id, known, name, quantity, rowsOf } from './known'
 
 const yesNo = z.enum(['yes', 'no']).nullable()
 
@@ -107,10 +107,10 @@ export const Heating = z.object({
     massFraction: known('ratio'),
     coldestTemp_K: known('temperature'),
   }),
-  zones: z.array(HeatingZone).max(60),
-  emitters: z.array(Emitter).max(200),
-  pipes: z.array(HeatingPipe).max(200),
-  parts: z.array(CircuitPart).max(60),
+  zones: rowsOf(HeatingZone, 60),
+  emitters: rowsOf(Emitter, 200),
+  pipes: rowsOf(HeatingPipe, 200),
+  parts: rowsOf(CircuitPart, 60),
   boilerLeastFlow_m3_s: known('water-flow'),
   /** A generic pump by its id, or the maker's curve by its two ends; null lets Hestian choose a generic one. */
   pumpId: z.string().max(20).nullable(),
@@ -118,10 +118,10 @@ export const Heating = z.object({
   pumpMost_m3_s: known('water-flow'),
   reliefSetGauge_Pa: known('water-pressure'),
   /** Parts other than the boiler with a pressure limit. */
-  weakParts: z.array(WeakPart).max(50),
+  weakParts: rowsOf(WeakPart, 50),
   /** Chosen nominal size; null lets Hestian choose. */
   vesselSize_m3: quantity('small-volume').nullable(),
-  furtherVessels: z.array(FurtherVessel).max(6),
+  furtherVessels: rowsOf(FurtherVessel, 6),
   /** Most of its volume that the vessel may hold as water; null where its maker gives no limit. */
   vesselAcceptance: known('ratio'),
   vesselMaxWorkingGauge_Pa: known('water-pressure'),
@@ -186,7 +186,7 @@ export const HotWaterSafety = z.object({
   temperatureReliefTemp_K: known('temperature'),
   vesselSize_m3: quantity('small-volume').nullable(),
   vesselChargeGauge_Pa: known('water-pressure'),
-  inlet: z.array(InletPart).max(20),
+  inlet: rowsOf(InletPart, 20),
   balancedCold: z.enum(['after-reducing', 'before-reducing', 'no-mixers']).nullable(),
   cutOut: z.enum(['by-hand', 'resets-itself', 'none']).nullable(),
   cutOutTemp_K: known('temperature'),
@@ -229,7 +229,7 @@ export type DischargePiece = z.infer<typeof DischargePiece>
 
 export const dischargeEnds = ['drain', 'outside', 'floor', 'pan', 'crawl-space', 'bucket'] as const
 export const Discharge = z.object({
-  pieces: z.array(DischargePiece).max(60),
+  pieces: rowsOf(DischargePiece, 60),
   end: z.enum(dischargeEnds).nullable(),
   /** Of the open end above the floor, ground or rim it falls to. */
   endHeight_m: known('length'),

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { draughtConditions, lookQuestions } from '../survey/questions'
 import type { LookAnswer, LookKey } from '../survey/questions'
-import { day, id, known, name, photos, siteBases } from './known'
+import { day, id, known, name, photos, siteBases, rowsOf } from './known'
 
 const seen = <T extends string>(answers: readonly [T, ...T[]]) =>
   z
@@ -76,7 +76,7 @@ export const Survey = z.object({
   visitedOn: day.nullable(),
   elevation_m: known('elevation'),
   coldMainStaticGauge_Pa: known('water-pressure'),
-  mainPoints: z.array(MainPoint).max(6, 'at most six points'),
+  mainPoints: rowsOf(MainPoint, 6, 'at most six points'),
   incomingTemp_K: known('temperature'),
   incomingColdestTemp_K: known('temperature'),
   incomingWarmestTemp_K: known('temperature'),

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { materialNames } from '../gas/pipes'
-import { count, id, known, name } from './known'
+import { count, id, known, name, rowsOf } from './known'
 
 /** What a water pipe ends at. Past the heater the water is hot. */
 export const WaterEnd = z.discriminatedUnion('kind', [
@@ -47,7 +47,7 @@ export const LoopReturn = z.object({
 export type LoopReturn = z.infer<typeof LoopReturn>
 
 export const Loop = z.object({
-  returns: z.array(LoopReturn).max(20),
+  returns: rowsOf(LoopReturn, 20),
   /** Thickness of the lagging on hot pipes and returns; null while nobody has decided. */
   lagging_m: known('bore'),
   airTemp_K: known('temperature'),
@@ -72,7 +72,7 @@ export const MakeUp = z.object({
 })
 
 export const Water = z.object({
-  segments: z.array(WaterSegment).max(600, 'at most 600 pipes'),
+  segments: rowsOf(WaterSegment, 600, 'at most 600 pipes'),
   /** What pipes are sized for; null takes what the practice or the school says. */
   designBy: z.enum(['units', 'scenario', 'all-open']).nullable(),
   heaterDrop_Pa: known('water-pressure'),

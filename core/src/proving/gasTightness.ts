@@ -134,6 +134,10 @@ export function windowOf(run: TightnessRun): {
   }
 }
 
+/** The newest instant of a run. A day of readings is too many to hand to one call. */
+const latestOf_ms = ({ settleFrom_ms, samples }: TightnessRun): number =>
+  samples.reduce((latest, { at_ms }) => Math.max(latest, at_ms), settleFrom_ms)
+
 /** The figures of a window, from its first reading to its last; undefined with fewer than two readings. */
 export function figuresOf(run: TightnessRun): TightnessFigures | undefined {
   const { plan } = run
@@ -169,7 +173,7 @@ export function figuresOf(run: TightnessRun): TightnessFigures | undefined {
     duration_s,
     leak_m3_s: leakRate_m3_s({ ...trapped, fall_Pa }),
     smallestLeak_m3_s: leakRate_m3_s({ ...trapped, fall_Pa: allowance_Pa(plan) }),
-    longestGap_s: Math.max(0, ...gaps),
+    longestGap_s: gaps.reduce((longest, gap) => Math.max(longest, gap), 0),
   }
 }
 
@@ -182,7 +186,7 @@ export function figuresOf(run: TightnessRun): TightnessFigures | undefined {
 export function judgeTightness(run: TightnessRun): TightnessVerdict {
   const { plan } = run
   const { from_ms, to_ms, inside } = windowOf(run)
-  const latest_ms = Math.max(run.settleFrom_ms, ...run.samples.map((sample) => sample.at_ms))
+  const latest_ms = latestOf_ms(run)
   const figures = figuresOf(run)
   if (run.endedEarly && latest_ms < to_ms)
     return {

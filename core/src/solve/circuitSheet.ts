@@ -10,6 +10,7 @@ import {
 } from '../circuit/heatingCircuit'
 import { fluidAt, freezingTemp_K, glycolLimits } from '../fluid/glycol'
 import type { HeatingFluid } from '../fluid/glycol'
+import { heatingFluidOf } from '../job/heatingFluid'
 import type { PipeSize } from '../gas/pipes'
 import { materials, sizeNamed } from '../gas/pipes'
 import { frictionDrop } from '../hydraulics/friction'
@@ -87,11 +88,6 @@ export interface CircuitAnswer {
 export const unknownPartLoss_Pa = 5000
 /** Under this a surplus is left alone: no valve is set that finely. Common practice, no source. */
 export const leastSurplus_Pa = 1000
-
-export const heatingFluidOf = ({ fluid }: Heating): HeatingFluid => ({
-  kind: fluid.kind,
-  massFraction: fluid.kind === 'water' ? 0 : (fluid.massFraction?.value ?? 0),
-})
 
 /** Flow temperature a circuit is designed on, K. */
 export const circuitFlowTemp_K = ({ heat, survey }: JobDocument, practice: Practice): number =>

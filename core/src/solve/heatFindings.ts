@@ -48,22 +48,21 @@ export function optionFindings(
   const meter = document.survey.gasMeter_m3_s?.value
   const { wanted_m3_s, wantedGauge_Pa, load_W, mild_W, main_m3_s, conditions } = answer
   const top = comparison?.simulatedReheat
+  const lasts = comparison?.draw === 'as-long-as-wanted' ? undefined : comparison?.draw
   const over_K = top && conditions ? top.top_K - conditions.storeTemp_K : 0
   return [
-    ...(comparison && wanted_m3_s > 0 && !atMost(wanted_m3_s, comparison.mixed_m3_s)
+    ...(comparison && lasts && wanted_m3_s > 0 && !atMost(wanted_m3_s, comparison.mixed_m3_s)
       ? [
           find(
             'option-short-of-hot-water',
-            (comparison.draw.least_s + comparison.draw.most_s) / 2 >= longEnough_s
-              ? 'note'
-              : severity,
+            (lasts.least_s + lasts.most_s) / 2 >= longEnough_s ? 'note' : severity,
             place,
             sources.heatBalance,
             {
               mixed_m3_s: comparison.mixed_m3_s,
               wanted_m3_s,
-              lasts_s: figures.store_m3 > 0 ? comparison.draw.least_s : 0,
-              most_s: comparison.draw.most_s,
+              lasts_s: figures.store_m3 > 0 ? lasts.least_s : 0,
+              most_s: lasts.most_s,
             },
             [option.name],
           ),
@@ -121,7 +120,7 @@ export function optionFindings(
           ),
         ]
       : []),
-    ...(comparison?.limitedBy === 'coil'
+    ...(comparison?.limitedBy === 'coil' && figures.coil_W !== undefined
       ? [
           find(
             'option-coil-limits',

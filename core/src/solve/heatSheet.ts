@@ -121,7 +121,7 @@ export function optionFigures(
           : whole(option.hotWater_W),
       leastOutput_W: option.leastOutput_W?.value ?? 0,
       store_m3: stored ? (option.store_m3?.value ?? 0) : 0,
-      coil_W: burnerInStore || !stored ? Infinity : (option.coil_W?.value ?? Infinity),
+      coil_W: burnerInStore || !stored ? undefined : option.coil_W?.value,
       standingLoss_W: stored ? (option.standingLoss_W?.value ?? 0) : 0,
       burnerInStore,
     },

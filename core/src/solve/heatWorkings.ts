@@ -2,8 +2,6 @@ import { sources } from '../answer/sources'
 import type { Working } from '../answer/working'
 import type { HeatAnswer } from './heatSheet'
 
-const bounded = (seconds: number) => Number.isFinite(seconds)
-
 /** The arithmetic of demand and options, in the order it is read. */
 export function heatWorkings(answer: HeatAnswer): readonly Working[] {
   const { conditions, simultaneous, options, curve, main_m3_s } = answer
@@ -85,7 +83,7 @@ export function heatWorkings(answer: HeatAnswer): readonly Working[] {
                 source: sources.heatBalance,
               },
             ]),
-        ...(figures.store_m3 > 0 && bounded(comparison.draw.least_s)
+        ...(figures.store_m3 > 0 && comparison.draw !== 'as-long-as-wanted'
           ? [
               {
                 circuit: water,

@@ -19,7 +19,7 @@ import { realWater } from './waterSheet'
 
 const ids = ['a', 'b', 'c', 'd', 'e', 'f', 'g']
 const length = fc.option(
-  fc.constantFrom(0, 1e-6, 0.3, 4, 60, 1000).map((value) => read(value)),
+  fc.constantFrom(0, 1e-3, 0.3, 4, 60, 1000).map((value) => read(value)),
   { nil: null },
 )
 const from = fc.constantFrom('meter', ...ids, 'nowhere')

@@ -18,6 +18,7 @@ import type { SafetyAnswer } from './safetySheet'
 import { safetySheet } from './safetySheet'
 import type { HeatAnswer } from './heatSheet'
 import { heatSheet } from './heatSheet'
+import { guarded } from './guarded'
 import type { Sheet } from './sheet'
 import type { ReadingsAnswer } from './surveySheets'
 import { placeSheet, platesSheet, readingsSheet, siteSheet } from './surveySheets'
@@ -50,15 +51,20 @@ export interface Solution {
 /** Solves a whole job: composes the sheets and holds no formula. */
 export function solve(document: JobDocument): Solution {
   const practice = practices[document.practice]
-  const vessel = vesselSheet(document, practice)
-  const gas = gasSheet(document, practice)
-  const tightness = tightnessSheet(document, practice, gas)
-  const [readings, heat] = [readingsSheet(document, practice), heatSheet(document, practice)]
-  const safety = safetySheet(document, practice, answerOf(readings), answerOf(heat))
-  const circuit = circuitSheet(document, practice)
-  const water = waterSheet(document, practice, answerOf(circuit)?.content.total_m3)
+  const vessel = guarded('heating', () => vesselSheet(document, practice))
+  const gas = guarded('gas.segments', () => gasSheet(document, practice))
+  const tightness = guarded('gas', () => tightnessSheet(document, practice, gas))
+  const readings = guarded('survey', () => readingsSheet(document, practice))
+  const heat = guarded('heat', () => heatSheet(document, practice))
+  const safety = guarded('hotWater', () =>
+    safetySheet(document, practice, answerOf(readings), answerOf(heat)),
+  )
+  const circuit = guarded('heating', () => circuitSheet(document, practice))
+  const water = guarded('water.segments', () =>
+    waterSheet(document, practice, answerOf(circuit)?.content.total_m3),
+  )
   const sheets = {
-    site: siteSheet(document),
+    site: guarded('survey.elevation_m', () => siteSheet(document)),
     readings,
     plates: platesSheet(document),
     place: placeSheet(document, practice),
@@ -66,7 +72,7 @@ export function solve(document: JobDocument): Solution {
     circuit,
     vessel,
     safety,
-    relief: reliefSheet(document, practice, answerOf(safety)),
+    relief: guarded('reliefs', () => reliefSheet(document, practice, answerOf(safety))),
     gas,
     water,
     tightness,

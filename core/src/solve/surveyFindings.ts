@@ -3,6 +3,8 @@ import type { Source } from '../answer/sources'
 import { sources } from '../answer/sources'
 import { atMost } from '../answer/expect'
 import type { JobDocument } from '../job/document'
+import { freezingTemp_K, plainWater } from '../fluid/glycol'
+import type { SurveyKey } from '../job/fields'
 import { burnsGas } from '../job/fields'
 import type { Practice } from '../practice/practices'
 import { schools, sideOf } from '../practice/schools'
@@ -15,6 +17,8 @@ import {
   judgeDraught,
   lookQuestion,
 } from '../survey/questions'
+import { zeroCelsius_K } from '../units/units'
+import { heatingFluidOf } from '../job/heatingFluid'
 import type { ReadingsAnswer } from './surveySheets'
 
 const closingKeys: Readonly<Record<Closing, LookKey>> = {
@@ -29,6 +33,34 @@ const closingKeys: Readonly<Record<Closing, LookKey>> = {
 export const closingName = (closing: Closing): string => {
   const { label } = lookQuestion(closingKeys[closing])
   return label.charAt(0).toLowerCase() + label.slice(1)
+}
+
+/** Temperatures at which what is to flow would be ice. The circuit's own counts with its glycol; everything else is water. */
+function freezing(document: JobDocument): readonly Finding[] {
+  const { survey, heating } = document
+  const fluid = heating ? heatingFluidOf(heating) : plainWater
+  const inCircuit_K = freezingTemp_K(fluid) ?? zeroCelsius_K
+  const read = (key: SurveyKey, freezes_K: number): readonly Finding[] => {
+    const temp_K = survey[key]?.value
+    return temp_K === undefined || temp_K >= freezes_K
+      ? []
+      : [
+          {
+            id: 'water-freezes',
+            severity: 'stop',
+            place: `survey.${key}`,
+            figures: { temp_K, freezes_K },
+            source: sources.trade,
+          },
+        ]
+  }
+  return [
+    ...read('incomingTemp_K', zeroCelsius_K),
+    ...read('incomingColdestTemp_K', zeroCelsius_K),
+    ...read('incomingWarmestTemp_K', zeroCelsius_K),
+    ...read('fillTemp_K', inCircuit_K),
+    ...read('maxFlowTemp_K', inCircuit_K),
+  ]
 }
 
 /** Distance of the running points from one curve at which they are read again. Assumed. */
@@ -55,6 +87,7 @@ export function readingFindings(
   ): Finding => ({ id, severity, place: `survey.${place}`, source, figures, names })
   const { closing } = answer
   return [
+    ...freezing(document),
     ...(survey.looked.gasSmell?.answer === 'yes'
       ? [find('gas-smell', 'stop', 'looked.gasSmell', sources.trade)]
       : []),

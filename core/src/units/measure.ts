@@ -25,35 +25,50 @@ export type Measure =
   | 'area'
   | 'hardness'
 
-/** What an entry may be. Outside `hard` it cannot be; outside `usual` it is a question, never a refusal. SI. */
+/**
+ * What an entry may be. Outside `hard` it cannot be; outside `usual` it is a question, never a refusal. An amount that is not nothing is at
+ * least `least`: a millionth of a litre is a slip of the unit, and methods divide by it. SI.
+ */
 interface Range {
   readonly kind: Kind
   readonly hard: readonly [number, number]
   readonly usual: readonly [number, number]
+  readonly least?: number
+}
+
+/** Whether a value is an amount too small to be one. */
+export const isNext0 = (si: number, measure: Measure): boolean => {
+  const { least } = ranges[measure]
+  return least !== undefined && si !== 0 && Math.abs(si) < least * (1 - 1e-9)
 }
 
 /** Usual ranges: common practice, no source; they exist to catch a slip of unit. Hard limits: what cannot be on this planet or in a house. */
 export const ranges: Record<Measure, Range> = {
-  'water-pressure': { kind: 'pressure', hard: [0, 5e6], usual: [0, 1e6] },
-  'gas-pressure': { kind: 'pressure', hard: [0, 1e6], usual: [0, 6000] },
-  length: { kind: 'length', hard: [0, 1000], usual: [0, 60] },
+  'water-pressure': { kind: 'pressure', hard: [0, 5e6], usual: [0, 1e6], least: 10 },
+  'gas-pressure': { kind: 'pressure', hard: [0, 1e6], usual: [0, 6000], least: 0.1 },
+  length: { kind: 'length', hard: [0, 1000], usual: [0, 60], least: 1e-3 },
   elevation: { kind: 'length', hard: [-430, 6000], usual: [-50, 3000] },
   temperature: { kind: 'temperature', hard: [223.15, 473.15], usual: [273.15, 383.15] },
-  'temperature-difference': { kind: 'temperature-difference', hard: [0, 200], usual: [0, 60] },
-  power: { kind: 'power', hard: [0, 5e6], usual: [500, 3e5] },
-  'small-power': { kind: 'power', hard: [0, 1e5], usual: [0, 2000] },
-  volume: { kind: 'volume', hard: [0, 100], usual: [0, 5] },
-  'small-volume': { kind: 'volume', hard: [0, 100], usual: [0, 1] },
-  'water-flow': { kind: 'flow', hard: [0, 1], usual: [0, 0.003] },
-  'gas-flow': { kind: 'flow', hard: [0, 1], usual: [0, 0.01] },
-  'leak-flow': { kind: 'flow', hard: [0, 1], usual: [0, 0.001] },
-  velocity: { kind: 'velocity', hard: [0, 100], usual: [0, 30] },
-  duration: { kind: 'duration', hard: [0, 6.048e5], usual: [0, 86400] },
+  'temperature-difference': {
+    kind: 'temperature-difference',
+    hard: [0, 200],
+    usual: [0, 60],
+    least: 1e-3,
+  },
+  power: { kind: 'power', hard: [0, 5e6], usual: [500, 3e5], least: 1 },
+  'small-power': { kind: 'power', hard: [0, 1e5], usual: [0, 2000], least: 0.1 },
+  volume: { kind: 'volume', hard: [0, 100], usual: [0, 5], least: 1e-5 },
+  'small-volume': { kind: 'volume', hard: [0, 100], usual: [0, 1], least: 1e-5 },
+  'water-flow': { kind: 'flow', hard: [0, 1], usual: [0, 0.003], least: 1e-7 },
+  'gas-flow': { kind: 'flow', hard: [0, 1], usual: [0, 0.01], least: 1e-8 },
+  'leak-flow': { kind: 'flow', hard: [0, 1], usual: [0, 0.001], least: 1e-12 },
+  velocity: { kind: 'velocity', hard: [0, 100], usual: [0, 30], least: 1e-3 },
+  duration: { kind: 'duration', hard: [0, 6.048e5], usual: [0, 86400], least: 0.01 },
   seconds: { kind: 'duration', hard: [0.1, 3600], usual: [2, 300] },
-  area: { kind: 'area', hard: [0, 1e5], usual: [1, 1000] },
-  hardness: { kind: 'hardness', hard: [0, 5], usual: [0, 0.6] },
-  bore: { kind: 'length', hard: [0, 1], usual: [0, 0.11] },
-  ratio: { kind: 'ratio', hard: [0, 1], usual: [0, 1] },
+  area: { kind: 'area', hard: [0, 1e5], usual: [1, 1000], least: 1e-2 },
+  hardness: { kind: 'hardness', hard: [0, 5], usual: [0, 0.6], least: 1e-5 },
+  bore: { kind: 'length', hard: [0, 1], usual: [0, 0.11], least: 1e-5 },
+  ratio: { kind: 'ratio', hard: [0, 1], usual: [0, 1], least: 1e-5 },
   'heating-value': { kind: 'heating-value', hard: [1e6, 2e8], usual: [1e7, 1.3e8] },
 }
 

@@ -1,8 +1,8 @@
 import { quantityIn } from './format'
 import type { Measure } from './measure'
-import { echoUnit, ranges } from './measure'
+import { echoUnit, isNext0, ranges } from './measure'
 import type { Unit, UnitName } from './units'
-import { toSi, units } from './units'
+import { fromSi, toSi, units } from './units'
 
 /** What was made of a text. `question` is asked before an unusual value is used; it never refuses. */
 export type Parsed =
@@ -88,6 +88,13 @@ export function withinRange(
     return {
       outcome: 'refused',
       says: `${quantityIn(si, unit)} cannot be.${below} Accepted: ${inShown(hard[0])} to ${inShown(hard[1])}.`,
+    }
+  }
+  if (isNext0(si, measure)) {
+    const { least = 0 } = ranges[measure]
+    return {
+      outcome: 'refused',
+      says: `That is next to nothing. Accepted: 0, or from ${fromSi(least, unit).toPrecision(2)} ${units[unit].symbol} on. Is the unit right?`,
     }
   }
   const second = echoUnit(measure, unit)

@@ -124,6 +124,11 @@ describe('what cannot be a pipe is refused with a sentence, and what was there s
       }),
       /say which rule/,
     ],
+    [
+      'two pipes of one id',
+      (document) => withGas(document, [gasPipe(), gasPipe({ name: 'Again' })]),
+      /two rows have one id/,
+    ],
   ])('%s', async (_what, change, says) => {
     const job = await begin()
     const refused = await save(change(job.document))
@@ -151,10 +156,6 @@ describe('a tree that is wrong but may be half drawn is kept as it is', () => {
       'a pipe of no length',
       (document) =>
         withWater(document, [waterPipe({ length_m: { value: 0, basis: 'read', from: '' } })]),
-    ],
-    [
-      'two pipes of one id',
-      (document) => withGas(document, [gasPipe(), gasPipe({ name: 'Again' })]),
     ],
   ])(
     '%s',

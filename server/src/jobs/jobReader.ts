@@ -7,7 +7,7 @@ import type {
   RevisionInfo,
   Sample,
 } from '@hestian/core'
-import { judgeTests, readDocument } from '@hestian/core'
+import { judgeTests, readStoredDocument } from '@hestian/core'
 import type { EntityManager } from 'typeorm'
 import { Refusal } from '../app/refusal'
 import type { DatabaseReader } from '../db/database'
@@ -27,7 +27,7 @@ export function documentOf(text: string): JobDocument {
   } catch {
     throw unreadable('its document is damaged')
   }
-  const read = readDocument(raw)
+  const read = readStoredDocument(raw)
   if (!read.ok) throw unreadable(read.says)
   return read.document
 }

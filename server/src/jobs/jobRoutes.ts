@@ -53,6 +53,9 @@ const refused = {
   507: Refused,
 }
 
+/** The fullest document that the schema allows is under a megabyte; long names make it more. Bytes. */
+const largestDraft = 8 * 1024 * 1024
+
 /** Kinds that a hand on site adds by itself, in any order and after a lost connection. */
 const recordedHere: readonly RecordKind[] = [
   'reading',
@@ -141,7 +144,10 @@ export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
 
   app.put(
     '/jobs/:jobId/draft',
-    { schema: { params: JobParams, body: SaveDraft, response: { 200: Saved, ...refused } } },
+    {
+      bodyLimit: largestDraft,
+      schema: { params: JobParams, body: SaveDraft, response: { 200: Saved, ...refused } },
+    },
     async (request) => {
       const { document, saveNumber, by } = request.body
       await people.get(by)

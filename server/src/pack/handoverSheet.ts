@@ -1,4 +1,5 @@
 import type {
+  Lasting,
   Drawing,
   Finding,
   JobState,
@@ -469,12 +470,11 @@ function reliefs(solution: Solution, show: Show): Content[] {
 function heating({ solution }: HandoverFacts, show: Show): Content[] {
   const answer = solution.heat.applies ? solution.heat.answer : undefined
   if (!answer || answer.options.length === 0) return []
-  const span = (band: { least_s: number; most_s: number } | undefined) =>
-    !band
-      ? ''
-      : Number.isFinite(band.least_s)
-        ? `${durationWords(band.least_s)} to ${durationWords(band.most_s)}`
-        : 'as long as wanted'
+  const span = (band: Lasting | undefined) => {
+    if (!band) return ''
+    if (band === 'as-long-as-wanted') return 'as long as wanted'
+    return `${durationWords(band.least_s)} to ${durationWords(band.most_s)}`
+  }
   const { chosen } = solution.document.heat
   return [
     section('Heat and hot water'),

@@ -54,7 +54,7 @@ function Head({ answer }: { readonly answer: HeatAnswer }) {
   const stop = findings.find((finding) => finding.severity === 'stop')
   const fixes = findings.filter((finding) => finding.severity === 'fix')
   const comparison = chosen?.comparison
-  const two_s = comparison?.twoShowers.least_s
+  const two = comparison?.twoShowers
   return (
     <>
       <Answer>
@@ -74,11 +74,11 @@ function Head({ answer }: { readonly answer: HeatAnswer }) {
         ) : comparison ? (
           <>
             <b>{chosen.option.name}</b> keeps up <b>{show(comparison.mixed_m3_s, 'water-flow')}</b>
-            {two_s === undefined ? (
+            {two === undefined ? (
               ''
-            ) : Number.isFinite(two_s) ? (
+            ) : two !== 'as-long-as-wanted' ? (
               <>
-                ; two showers run <b>{durationWords(Math.round(two_s / 60) * 60)}</b>.
+                ; two showers run <b>{durationWords(Math.round(two.least_s / 60) * 60)}</b>.
               </>
             ) : (
               <>

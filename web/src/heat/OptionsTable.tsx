@@ -1,4 +1,11 @@
-import type { HeatAnswer, HeatOption, Measure, OptionAnswer, OptionKind } from '@hestian/core'
+import type {
+  HeatAnswer,
+  HeatOption,
+  Lasting,
+  Measure,
+  OptionAnswer,
+  OptionKind,
+} from '@hestian/core'
 import {
   applianceFromOption,
   blankOption,
@@ -175,13 +182,13 @@ function Table({ answer }: { readonly answer: HeatAnswer }) {
       known: NonNullable<OptionAnswer['figures']>,
     ) => ReactNode,
   ) => (one.comparison && one.figures ? then(one.comparison, one.figures) : <i>waits</i>)
-  const lasts = ({ least_s, most_s }: { least_s: number; most_s: number }) =>
-    Number.isFinite(least_s) ? (
-      <>
-        <b>{clock(least_s)}</b> to {clock(most_s)}
-      </>
-    ) : (
+  const lasts = (lasting: Lasting) =>
+    lasting === 'as-long-as-wanted' ? (
       <b>as long as wanted</b>
+    ) : (
+      <>
+        <b>{clock(lasting.least_s)}</b> to {clock(lasting.most_s)}
+      </>
     )
   return (
     <Scroll tabIndex={0} role="region" aria-label="Options side by side">
@@ -245,7 +252,7 @@ function Table({ answer }: { readonly answer: HeatAnswer }) {
                 of(one, (c, f) =>
                   answer.wanted_m3_s === 0 ? (
                     <i>no outlets yet</i>
-                  ) : f.store_m3 === 0 && Number.isFinite(c.draw.least_s) ? (
+                  ) : f.store_m3 === 0 && c.draw !== 'as-long-as-wanted' ? (
                     'it does not keep up'
                   ) : (
                     lasts(c.draw)
@@ -258,7 +265,7 @@ function Table({ answer }: { readonly answer: HeatAnswer }) {
               'Two showers last',
               (one) =>
                 of(one, (c, f) =>
-                  f.store_m3 === 0 && Number.isFinite(c.twoShowers.least_s)
+                  f.store_m3 === 0 && c.twoShowers !== 'as-long-as-wanted'
                     ? 'it does not keep up'
                     : lasts(c.twoShowers),
                 ),

@@ -1,5 +1,12 @@
 import type { Conflict, Edit, JobState } from '@hestian/core'
-import { applyEdits, JobDocument, mergeDocuments, readDocument, same, Saved } from '@hestian/core'
+import {
+  applyEdits,
+  JobDocument,
+  mergeDocuments,
+  readStoredDocument,
+  same,
+  Saved,
+} from '@hestian/core'
 import { useQueryClient } from '@tanstack/react-query'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { z } from 'zod'
@@ -44,7 +51,7 @@ function keptDraft(jobId: string): Kept | undefined {
   try {
     const raw = JSON.parse(localStorage.getItem(keptKey(jobId)) ?? 'null') as Kept | null
     if (!raw) return undefined
-    const [base, document] = [readDocument(raw.base), readDocument(raw.document)]
+    const [base, document] = [readStoredDocument(raw.base), readStoredDocument(raw.document)]
     return base.ok && document.ok
       ? { base: base.document, document: document.document, saveNumber: raw.saveNumber }
       : undefined

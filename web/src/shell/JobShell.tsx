@@ -28,6 +28,7 @@ import { ConflictDialog } from './ConflictDialog'
 import { OffStrip } from './OffStrip'
 import { Riser } from './Riser'
 import { SaveLine } from './SaveLine'
+import { SheetBoundary } from './SheetBoundary'
 import { stageNames } from './stages'
 import { ThemeSwitch } from './ThemeSwitch'
 
@@ -55,9 +56,11 @@ export function JobShell() {
   const id: SheetId = sheet in pages ? (sheet as SheetId) : (oldSheetIds[sheet] ?? 'site')
   if (data)
     return (
-      <JobProvider key={data.id} state={data}>
-        <Shell sheet={id} walking={sheet === 'walk'} />
-      </JobProvider>
+      <SheetBoundary name="This job" resetOn={[data.id, data.saveNumber]}>
+        <JobProvider key={data.id} state={data}>
+          <Shell sheet={id} walking={sheet === 'walk'} />
+        </JobProvider>
+      </SheetBoundary>
     )
   return (
     <Waiting role="status">
@@ -151,7 +154,12 @@ function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: 
             </Button>
           </Refused>
         )}
-        <Page />
+        <SheetBoundary
+          name={walking ? 'The walk' : sheetNames[sheet]}
+          resetOn={[sheet, walking, draft.document]}
+        >
+          <Page />
+        </SheetBoundary>
       </Body>
       <OffStrip working={stage === 'commission'} />
       <ConflictDialog />
