@@ -72,3 +72,56 @@ test('a fingerprint does not mind the order of keys and does mind the content', 
   expect(fingerprint({ a: 1 })).not.toBe(fingerprint({ a: 2 }))
   expect(same({ a: 1, b: 2 }, { b: 2, a: 1 })).toBe(true)
 })
+
+describe('the order of rows', () => {
+  const piece = (id: string, n = 1) => ({ id, n })
+  const was = { pieces: [piece('pipe'), piece('bend'), piece('end')] }
+  const ids = (merged: typeof was) => merged.pieces.map((one) => one.id)
+  test('a row put in second by one side stays second when the other side edits a row', () => {
+    const mine = {
+      pieces: [piece('pipe'), piece('tundish'), piece('bend'), piece('end')],
+    }
+    const theirs = { pieces: [piece('pipe'), piece('bend', 2), piece('end')] }
+    for (const [a, b] of [[mine, theirs] as const, [theirs, mine] as const]) {
+      const { merged, conflicts } = mergeDocuments(was, a, b)
+      expect(ids(merged)).toEqual(['pipe', 'tundish', 'bend', 'end'])
+      expect(merged.pieces[2]?.n).toBe(2)
+      expect(conflicts).toEqual([])
+    }
+  })
+  test('a row moved by one side and one put in by the other both survive', () => {
+    const moved = { pieces: [piece('end'), piece('pipe'), piece('bend')] }
+    const longer = { pieces: [piece('pipe'), piece('bend'), piece('trap'), piece('end')] }
+    for (const [a, b] of [[moved, longer] as const, [longer, moved] as const]) {
+      const { merged, conflicts } = mergeDocuments(was, a, b)
+      expect(ids(merged)).toEqual(['end', 'pipe', 'bend', 'trap'])
+      expect(conflicts).toEqual([])
+    }
+  })
+  test('rows that both sides moved differently are asked about', () => {
+    const { merged, conflicts } = mergeDocuments(
+      was,
+      { pieces: [piece('bend'), piece('pipe'), piece('end')] },
+      { pieces: [piece('pipe'), piece('end'), piece('bend')] },
+    )
+    expect(ids(merged)).toEqual(['bend', 'pipe', 'end'])
+    expect(conflicts).toEqual([
+      { path: ['pieces', 'order'], mine: 'bend, pipe, end', theirs: 'pipe, end, bend' },
+    ])
+  })
+  test('with any edits of two hands no row is lost, none stands twice, and who moved nothing changes no order', () => {
+    const rows = fc.uniqueArray(fc.constantFrom('a', 'b', 'c', 'd', 'e', 'f', 'g'))
+    fc.assert(
+      fc.property(rows, rows, rows, (base, mine, theirs) => {
+        const doc = (list: readonly string[]) => ({ pieces: list.map((id) => piece(id)) })
+        const merged = ids(mergeDocuments(doc(base), doc(mine), doc(theirs)).merged)
+        expect(new Set(merged).size).toBe(merged.length)
+        const removed = base.filter((id) => !mine.includes(id) || !theirs.includes(id))
+        const all = new Set([...mine, ...theirs].filter((id) => !removed.includes(id)))
+        expect(new Set(merged)).toEqual(all)
+        const alone = ids(mergeDocuments(doc(base), doc(base), doc(theirs)).merged)
+        expect(alone).toEqual(theirs)
+      }),
+    )
+  })
+})

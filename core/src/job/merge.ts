@@ -55,29 +55,59 @@ function mergeRows(
   conflicts: Conflict[],
 ): Row[] {
   const find = (rows: readonly Row[], id: string) => rows.find((row) => row.id === id)
-  const ids = [...new Set([...mine.map((row) => row.id), ...theirs.map((row) => row.id)])]
-  return ids.flatMap((id) => {
+  const mergeOne = (id: string): Row | undefined => {
     const [was, here, there] = [find(base, id), find(mine, id), find(theirs, id)]
-    if (!here && there)
-      return was && !same(was, there) ? keep(there, undefined, there) : was ? [] : [there]
-    if (here && !there)
-      return was && !same(was, here) ? keep(here, here, undefined) : was ? [] : [here]
-    return [
-      mergeValue(
-        was,
-        here,
-        there,
-        [...path, mine.findIndex((row) => row.id === id)],
-        conflicts,
-      ) as Row,
-    ]
-  })
-  /** One side removed a row that the other changed: the change is kept, so that nothing typed is lost, and listed. */
-  function keep(row: Row, left: Row | undefined, right: Row | undefined): Row[] {
-    conflicts.push({ path: [...path, row.id], mine: left, theirs: right })
-    return [row]
+    if (here && there) {
+      const at = [...path, mine.findIndex((row) => row.id === id)]
+      return mergeValue(was, here, there, at, conflicts) as Row
+    }
+    const left = here ?? there
+    if (!was || !left) return left
+    // One side removed a row that the other changed: the change is kept, so that nothing typed is lost, and listed.
+    if (same(was, left)) return undefined
+    conflicts.push({ path: [...path, id], mine: here, theirs: there })
+    return left
   }
+  return mergedOrder(base, mine, theirs, path, conflicts).flatMap((id) => mergeOne(id) ?? [])
 }
+
+const idsOf = (rows: readonly Row[]): readonly string[] => rows.map((row) => row.id)
+
+/**
+ * The order of the rows of both sides, which is the way of the water or the gas and means something. Whoever moved rows sets their order; what
+ * only the other side has stands behind the row it stood behind there. Where both moved rows, differently, it is asked about.
+ */
+function mergedOrder(
+  base: readonly Row[],
+  mine: readonly Row[],
+  theirs: readonly Row[],
+  path: readonly (string | number)[],
+  conflicts: Conflict[],
+): readonly string[] {
+  const [was, here, there] = [idsOf(base), idsOf(mine), idsOf(theirs)]
+  const shared = was.filter((id) => here.includes(id) && there.includes(id))
+  const orderIn = (ids: readonly string[]) => ids.filter((id) => shared.includes(id)).join(' ')
+  const before = shared.join(' ')
+  const iMoved = orderIn(here) !== before
+  const theyMoved = orderIn(there) !== before
+  if (iMoved && theyMoved && orderIn(here) !== orderIn(there))
+    conflicts.push({ path: [...path, 'order'], mine: namesOf(mine), theirs: namesOf(theirs) })
+  return iMoved ? woven(here, there) : woven(there, here)
+}
+
+/** One order with what only another has put in, each behind the row it follows there. */
+function woven(backbone: readonly string[], other: readonly string[]): readonly string[] {
+  const order = [...backbone]
+  other.forEach((id, i) => {
+    if (order.includes(id)) return
+    const follows = other.slice(0, i).findLast((one) => order.includes(one))
+    order.splice(follows === undefined ? 0 : order.indexOf(follows) + 1, 0, id)
+  })
+  return order
+}
+
+const namesOf = (rows: readonly Row[]): string =>
+  rows.map((row) => (typeof row.name === 'string' ? row.name : row.id)).join(', ')
 
 const isBranch = (value: unknown): value is Branch =>
   typeof value === 'object' && value !== null && !Array.isArray(value)

@@ -121,7 +121,7 @@ export function JobProvider({
   const send = useCallback(
     async (path: string, body: object): Promise<boolean> => {
       // The server judges what it has: what was just typed goes first.
-      if (!(await outbox.flush()) || (!state.frozen && !(await flush()))) {
+      if (!(await outbox.flush(state.id)) || (!state.frozen && !(await flush()))) {
         setRefusal(
           'What you typed is not saved yet, so this was not sent. It is kept here; try again when it says Saved.',
         )
@@ -151,11 +151,8 @@ export function JobProvider({
     judgement,
     show,
     frozen: state.frozen !== null,
-    refusal: refusal ?? out.refused[0]?.refused,
-    clearRefusal: () => {
-      setRefusal(undefined)
-      if (!refusal && out.refused[0]) void outbox.drop(out.refused[0].id)
-    },
+    refusal,
+    clearRefusal: () => setRefusal(undefined),
     person,
     nameOf: (id) => people.find((one) => one.id === id)?.name ?? id,
     preview: (edits) => setTried(state.frozen ? undefined : edits),

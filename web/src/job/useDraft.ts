@@ -1,16 +1,10 @@
 import type { Conflict, Edit, JobState } from '@hestian/core'
-import {
-  applyEdits,
-  JobDocument,
-  mergeDocuments,
-  readStoredDocument,
-  same,
-  Saved,
-} from '@hestian/core'
+import { applyEdits, JobDocument, mergeDocuments, same, Saved } from '@hestian/core'
 import { useQueryClient } from '@tanstack/react-query'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { z } from 'zod'
 import { ApiError, call } from '../api/client'
+import { forgetDraft, joinedTabs, keepDraft, keptDraft, onKeptElsewhere } from './keptDraft'
 
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict' | 'refused'
 
@@ -37,28 +31,10 @@ export interface Draft {
   readonly flush: () => Promise<boolean>
 }
 
-interface Kept {
-  readonly base: JobDocument
-  readonly saveNumber: number
-  readonly document: JobDocument
-}
-
-const keptKey = (jobId: string) => `draft:${jobId}`
 const Current = z.object({ document: JobDocument, saveNumber: z.number() })
 
-/** What this browser had typed and the server had not acknowledged, if a reload or a crash came in between. */
-function keptDraft(jobId: string): Kept | undefined {
-  try {
-    const raw = JSON.parse(localStorage.getItem(keptKey(jobId)) ?? 'null') as Kept | null
-    if (!raw) return undefined
-    const [base, document] = [readStoredDocument(raw.base), readStoredDocument(raw.document)]
-    return base.ok && document.ok
-      ? { base: base.document, document: document.document, saveNumber: raw.saveNumber }
-      : undefined
-  } catch {
-    return undefined
-  }
-}
+const noRoom =
+  'This browser has no room left: what you type is kept only as long as this page is open, until it says Saved. Make room, or do not close the page.'
 
 /**
  * The design document being edited: undo and redo, saved shortly after each change, kept in the browser until the server has it. A stale
@@ -83,6 +59,9 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
   /** What is on its way to the server, which may have it already: taken back meanwhile, it is a change to send. */
   const inFlight = useRef<JobDocument | undefined>(undefined)
   const underWay = useRef<Promise<void>>(Promise.resolve())
+  /** What all tabs of this browser last had in common. */
+  const agreed = useRef(kept?.document ?? state.document)
+  const [storeFull, setStoreFull] = useState(false)
   latest.current = document
 
   const changed = !same(document, inFlight.current ?? base.current.document)
@@ -96,9 +75,23 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
     if (state.saveNumber <= base.current.saveNumber || busy.current) return
     if (same(latest.current, base.current.document)) {
       base.current = { document: state.document, saveNumber: state.saveNumber }
+      agreed.current = state.document
       put(state.document)
     }
   }, [state.saveNumber, state.document, put])
+
+  // Another tab of this browser typed: both tabs show and keep what both typed.
+  useEffect(
+    () =>
+      onKeptElsewhere(jobId, (elsewhere) => {
+        const joined = joinedTabs(agreed.current, latest.current, elsewhere.document)
+        agreed.current = elsewhere.document
+        if (elsewhere.saveNumber > base.current.saveNumber)
+          base.current = { document: elsewhere.base, saveNumber: elsewhere.saveNumber }
+        if (!same(joined, latest.current)) put(joined)
+      }),
+    [jobId, put],
+  )
 
   const send = useCallback(async () => {
     if (busy.current || same(latest.current, base.current.document)) return
@@ -119,7 +112,7 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
       )
       setSays(undefined)
       setSave('saved')
-      if (same(latest.current, sent)) localStorage.removeItem(keptKey(jobId))
+      if (same(latest.current, sent)) forgetDraft(jobId)
     } catch (error) {
       const refused =
         error instanceof ApiError ? error : new ApiError('offline', 'It could not be saved.')
@@ -149,18 +142,20 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
 
   useEffect(() => {
     if (!changed || save === 'conflict' || save === 'refused') return
-    try {
-      localStorage.setItem(
-        keptKey(jobId),
-        JSON.stringify({
-          base: inFlight.current ?? base.current.document,
-          saveNumber: base.current.saveNumber,
-          document,
-        } satisfies Kept),
-      )
-    } catch {
-      /* a full store keeps the draft in memory only */
-    }
+    const beside = keptDraft(jobId)
+    const whole =
+      beside && !same(beside.document, agreed.current)
+        ? joinedTabs(agreed.current, document, beside.document)
+        : document
+    agreed.current = whole
+    setStoreFull(
+      !keepDraft(jobId, {
+        base: inFlight.current ?? base.current.document,
+        saveNumber: base.current.saveNumber,
+        document: whole,
+      }),
+    )
+    if (!same(whole, document)) put(whole)
     const timer = setTimeout(
       () => {
         underWay.current = send()
@@ -168,7 +163,7 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
       save === 'waiting' ? 2000 : 450,
     )
     return () => clearTimeout(timer)
-  }, [changed, document, jobId, save, send])
+  }, [changed, document, jobId, put, save, send])
 
   // A save that waits for the server is tried again until it is there.
   useEffect(() => {
@@ -194,7 +189,7 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
     document,
     save,
     flush,
-    ...(says ? { says } : {}),
+    ...(storeFull ? { says: noRoom } : says ? { says } : {}),
     ...(conflict ? { conflict } : {}),
     canUndo: past.length > 0,
     canRedo: future.length > 0,
@@ -226,8 +221,12 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
     settle: (choice) => {
       if (!conflict) return
       base.current = { document: conflict.theirs, saveNumber: conflict.saveNumber }
+      // What is not taken is one undo away.
+      const mine = latest.current
+      setPast((before) => [...before.slice(-99), mine])
+      setFuture([])
       put(choice === 'merge' ? conflict.merged : conflict.theirs)
-      if (choice === 'reload') localStorage.removeItem(keptKey(jobId))
+      if (choice === 'reload') forgetDraft(jobId)
       setConflict(undefined)
       setSave('saved')
     },

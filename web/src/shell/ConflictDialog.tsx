@@ -21,7 +21,10 @@ export function ConflictDialog() {
       <Modal>
         <Sheet role="alertdialog">
           <Heading slot="title">Somebody else changed the same values.</Heading>
-          <p>Everything else of both versions is kept either way. Values in SI.</p>
+          <p>
+            Merged, everything else of both versions is kept. Taking theirs, yours is one undo
+            (Ctrl+Z) away. Values in SI.
+          </p>
           <table>
             <thead>
               <tr>
@@ -44,7 +47,7 @@ export function ConflictDialog() {
             <Button look="go" autoFocus onPress={() => draft.settle('merge')}>
               Merge, keep mine here
             </Button>
-            <Button onPress={() => draft.settle('reload')}>Reload theirs</Button>
+            <Button onPress={() => draft.settle('reload')}>Take theirs</Button>
           </Actions>
         </Sheet>
       </Modal>

@@ -22,6 +22,7 @@ import { ReadingsPage } from '../survey/ReadingsPage'
 import { SitePage } from '../survey/SitePage'
 import { WaterPage } from '../water/WaterPage'
 import { WalkPage } from '../survey/WalkPage'
+import { NotSent } from '../sync/NotSent'
 import { Button } from '../ui/Button'
 import { Logo, Mark } from '../ui/icons'
 import { ConflictDialog } from './ConflictDialog'
@@ -146,6 +147,7 @@ function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: 
         })}
       </Tabs>
       <Body id="sheet" ref={page} tabIndex={-1}>
+        <NotSent jobId={state.id} />
         {refusal && (
           <Refused role="alert">
             <Mark kind="stop" size={18} /> <span>{refusal}</span>{' '}

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
 import type { JobRecord } from '@hestian/core'
 import type { Outgoing } from './outbox'
-import { Outbox } from './outbox'
+import { mostTries, Outbox } from './outbox'
 
 const record = (id: string): JobRecord => ({
   id: `record-${id}`,
@@ -16,14 +16,14 @@ const record = (id: string): JobRecord => ({
     from: 'Seen',
   },
 })
-const entry = (id: string): Outgoing => ({
+const entry = (id: string, jobId = 'job'): Outgoing => ({
   kind: 'record',
   id: `record-${id}`,
-  jobId: 'job',
+  jobId,
   record: record(id),
 })
 
-type Reply = 'away' | 'stored' | 'refused' | 'broken'
+type Reply = 'away' | 'stored' | 'refused' | 'broken' | number
 let sent: string[]
 const boxes: Outbox[] = []
 const open = async () => {
@@ -52,7 +52,8 @@ beforeEach(() => {
         answer === 'refused' ? { code: 'not-understood', says: 'That cannot be understood.' } : {}
       return {
         ok: answer === 'stored',
-        status: answer === 'stored' ? 201 : answer === 'refused' ? 400 : 502,
+        status:
+          typeof answer === 'number' ? answer : { stored: 201, refused: 400, broken: 502 }[answer],
         json: async () => json,
       }
     },
@@ -102,6 +103,94 @@ test('a gateway that answers for a server that is not there counts as away, not 
   await box.add(entry('a'))
   expect(await box.flush()).toBe(false)
   expect(box.snapshot()[0]?.refused).toBeUndefined()
+})
+
+describe('something else answers, or the server fails', () => {
+  const flushed = async (box: Outbox, times: number) => {
+    for (let i = 0; i < times; i++) await box.flush()
+  }
+  test.each([
+    [401, /sign-in/],
+    [413, /so large/],
+    [404, /not the server/],
+    [500, /not the server/],
+  ])(
+    '%d is tried a few times, then said, and not tried by itself any more',
+    async (status, says) => {
+      reply = () => status
+      const box = await open()
+      await box.add(entry('a'))
+      await flushed(box, mostTries)
+      expect(box.snapshot()[0]).toMatchObject({ notSent: expect.stringMatching(says) as string })
+      const tried = sent.length
+      await box.flush()
+      expect(sent).toHaveLength(tried)
+    },
+  )
+  test('it holds up what comes after it on its own job, and no other job', async () => {
+    reply = (url, body) => (url.includes('job-one') && body.includes('record-a') ? 401 : 'stored')
+    const box = await open()
+    await box.add(entry('a', 'job-one'))
+    await box.add(entry('b', 'job-one'))
+    await box.add(entry('c', 'job-two'))
+    await flushed(box, mostTries)
+    expect(sent).toContain('record-c')
+    expect(sent).not.toContain('record-b')
+    expect(await box.flush('job-two')).toBe(true)
+    expect(await box.flush('job-one')).toBe(false)
+  })
+  test('tried again by a person it goes, and what waited behind it too, in order', async () => {
+    reply = () => 401
+    const box = await open()
+    for (const id of ['a', 'b']) await box.add(entry(id))
+    await flushed(box, mostTries)
+    reply = () => 'stored'
+    sent = []
+    await box.tryAgain('record-a')
+    expect(sent).toEqual(['record-a', 'record-b'])
+    expect(box.snapshot()).toEqual([])
+  })
+  test('put aside it lets the others pass, survives the page, and is not lost', async () => {
+    reply = (_, body) => (body.includes('record-a') ? 401 : 'stored')
+    const box = await open()
+    for (const id of ['a', 'b']) await box.add(entry(id))
+    await flushed(box, mostTries)
+    await box.putAside('record-a')
+    expect(sent).toContain('record-b')
+    box.close()
+    const after = await open()
+    expect(after.snapshot()).toMatchObject([{ id: 'record-a', aside: true }])
+  })
+})
+
+test('the order does not hang on the clock: set back, it sends the older first all the same', async () => {
+  reply = () => 'away'
+  const box = await open()
+  const clock = jest.spyOn(Date, 'now').mockReturnValue(5e12)
+  await box.add(entry('first'))
+  clock.mockReturnValue(1e12)
+  await box.add(entry('second'))
+  clock.mockRestore()
+  box.close()
+  reply = () => 'stored'
+  const after = await open()
+  await after.flush()
+  expect(sent).toEqual(['record-first', 'record-second'])
+})
+
+test('a browser without room says so, and what was recorded still goes while the page lives', async () => {
+  reply = () => 'away'
+  const box = await open()
+  const full = jest.spyOn(IDBObjectStore.prototype, 'add').mockImplementation(() => {
+    throw new DOMException('full', 'QuotaExceededError')
+  })
+  await box.add(entry('a'))
+  full.mockRestore()
+  expect(box.isFull()).toBe(true)
+  await box.flush()
+  reply = () => 'stored'
+  await box.flush()
+  expect(sent).toEqual(['record-a'])
 })
 
 test('an answer that was lost on the way is sent again under the same id', async () => {

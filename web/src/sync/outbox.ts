@@ -1,45 +1,45 @@
-import { Refused } from '@hestian/core'
 import type { JobRecord } from '@hestian/core'
-import type { IDBPDatabase } from 'idb'
-import { openDB } from 'idb'
+import { deliver } from './deliver'
+import { OutboxStore } from './outboxStore'
+
+interface Waiting {
+  /** Its place in the queue, given by the browser's store. */
+  readonly seq?: number
+  readonly id: string
+  readonly jobId: string
+  /** Why the server will not have it: final until somebody drops it. */
+  readonly refused?: string
+  /** Why it did not arrive, after several tries: it waits until somebody tries again. */
+  readonly notSent?: string
+  /** Put aside by a person: kept, and not in the way of what comes after it. */
+  readonly aside?: boolean
+}
 
 /** One thing to send, in the order it was made. Its id makes sending it twice the same as once. */
 export type Outgoing =
-  | {
-      readonly seq?: number
-      readonly kind: 'record'
-      readonly id: string
-      readonly jobId: string
-      readonly record: JobRecord
-      readonly refused?: string
-    }
-  | {
-      readonly seq?: number
-      readonly kind: 'evidence'
-      readonly id: string
-      readonly jobId: string
-      readonly type: string
-      readonly blob: Blob
-      readonly refused?: string
-    }
+  | (Waiting & { readonly kind: 'record'; readonly record: JobRecord })
+  | (Waiting & { readonly kind: 'evidence'; readonly type: string; readonly blob: Blob })
 
-const store = 'outgoing'
 const pause_ms = 2000
-/** A request that has no answer by then counts as not delivered. */
-const patience_ms = 15_000
+/** So often something other than our server may answer, or the server fail, before somebody is told. */
+export const mostTries = 5
+
+const isInTheWay = (entry: Outgoing): boolean => !entry.aside && entry.refused === undefined
 
 /**
- * The ordered queue of what was recorded and the server does not have yet: kept in IndexedDB, sent one after the other, the oldest first. What
- * cannot be delivered waits; what is turned down stays, with the sentence, until somebody drops it. Nothing is lost by a reload.
+ * The ordered queue of what was recorded and the server does not have yet: kept by the browser, sent one after the other, the oldest of a
+ * job first; one job never waits for another. What cannot be delivered waits; what is turned down, or answered by something else again and
+ * again, stays with the sentence until somebody decides. Nothing is lost by a reload, nothing is dropped but by a person who was told what.
  */
 export class Outbox {
   private entries: readonly Outgoing[] = []
   private readonly listeners = new Set<() => void>()
-  private database: Promise<IDBPDatabase | undefined> | undefined
+  private readonly store = new OutboxStore()
+  private readonly tries = new Map<string, number>()
   private sending: Promise<void> | undefined
   private timer: ReturnType<typeof setTimeout> | undefined
-  private made = 0
   private closed = false
+  private full = false
   /** Hears of everything delivered before it leaves the queue, so that a page can go on showing it. */
   onDelivered: ((entry: Outgoing) => void) | undefined
 
@@ -48,24 +48,33 @@ export class Outbox {
     return () => this.listeners.delete(listener)
   }
   snapshot = (): readonly Outgoing[] => this.entries
+  /** Whether the browser has no room, or hardly any, to keep more. */
+  isFull = (): boolean => this.full
 
   /** Reads what an earlier page left, and begins to send it. */
   async open(): Promise<void> {
-    const db = await this.db()
-    const kept = db ? ((await db.getAll(store)) as Outgoing[]) : []
+    const kept = await this.store.all()
     const here = new Set(this.entries.map((entry) => entry.id))
     this.set([...kept.filter((entry) => !here.has(entry.id)), ...this.entries])
     addEventListener('online', () => void this.flush())
+    await this.lookAtRoom()
     void this.flush()
   }
 
+  /** Queues one thing. Where the browser cannot keep it, it lives as long as the page, and that is said. */
   async add(entry: Outgoing): Promise<void> {
     if (this.entries.some((one) => one.id === entry.id)) return
-    const seq = Date.now() * 1000 + (this.made++ % 1000)
-    this.set([...this.entries, { ...entry, seq }])
-    const db = await this.db()
-    await db?.put(store, { ...entry, seq })
-    void this.flush()
+    this.set([...this.entries, entry])
+    try {
+      const seq = await this.store.add(entry)
+      // Sent meanwhile, it has nothing to wait for.
+      if (this.find(entry.id) === undefined) await this.store.delete(seq)
+      else if (seq !== undefined) this.change(entry.id, { seq })
+      await this.lookAtRoom()
+    } catch {
+      this.setFull(true)
+    }
+    void this.flush(entry.jobId)
   }
 
   /** Stops trying by itself; what waits is kept. */
@@ -74,86 +83,113 @@ export class Outbox {
     this.closed = true
   }
 
+  /** Takes one thing out for good. */
   async drop(id: string): Promise<void> {
-    const entry = this.entries.find((one) => one.id === id)
+    const entry = this.find(id)
     this.set(this.entries.filter((one) => one.id !== id))
-    const db = await this.db()
-    if (entry?.seq !== undefined) await db?.delete(store, entry.seq)
+    await this.store.delete(entry?.seq)
+    await this.lookAtRoom()
+    void this.flush(entry?.jobId)
   }
 
-  /** Sends what waits; gives whether nothing is left to send. */
-  async flush(): Promise<boolean> {
+  /** Sends one thing again that did not arrive or was turned down. */
+  async tryAgain(id: string): Promise<void> {
+    this.tries.delete(id)
+    await this.keep(id, { refused: undefined, notSent: undefined, aside: undefined })
+    await this.flush(this.find(id)?.jobId)
+  }
+
+  /** Keeps one thing out of the way of what comes after it. */
+  async putAside(id: string): Promise<void> {
+    await this.keep(id, { aside: true })
+    await this.flush(this.find(id)?.jobId)
+  }
+
+  /** Sends what waits; gives whether nothing of the job, or of any, is left to send. */
+  async flush(jobId?: string): Promise<boolean> {
     this.sending ??= this.sendAll().finally(() => {
       this.sending = undefined
     })
     await this.sending
-    return this.entries.every((entry) => entry.refused !== undefined)
+    return this.entries.every(
+      (entry) => !isInTheWay(entry) || (jobId !== undefined && entry.jobId !== jobId),
+    )
   }
 
   private async sendAll(): Promise<void> {
     clearTimeout(this.timer)
-    for (let next = this.next(); next; next = this.next()) {
-      const outcome = await deliver(next)
-      if (outcome === 'delivered') {
-        this.onDelivered?.(next)
-        await this.drop(next.id)
-      } else if (outcome === 'away') {
-        if (!this.closed) this.timer = setTimeout(() => void this.flush(), pause_ms)
-        return
-      } else await this.refuse(next, outcome.says)
+    const blocked = new Set<string>()
+    let again = false
+    for (let next = this.next(blocked); next; next = this.next(blocked)) {
+      const delivery = await deliver(next)
+      if (delivery.outcome === 'delivered') await this.delivered(next)
+      else if (delivery.outcome === 'refused') await this.keep(next.id, { refused: delivery.says })
+      else if (delivery.outcome === 'foreign') {
+        blocked.add(next.jobId)
+        again = (await this.didNotArrive(next, delivery.says)) || again
+      } else {
+        // No answer at all: nothing else would arrive either.
+        again = true
+        break
+      }
     }
+    if (again && !this.closed) this.timer = setTimeout(() => void this.flush(), pause_ms)
   }
 
-  private next = (): Outgoing | undefined =>
-    this.entries.find((entry) => entry.refused === undefined)
+  /** The oldest thing of a job that nothing older of the same job holds up. */
+  private next(blocked: ReadonlySet<string>): Outgoing | undefined {
+    const held = new Set(blocked)
+    for (const entry of this.entries) {
+      if (!isInTheWay(entry) || held.has(entry.jobId)) continue
+      if (entry.notSent === undefined) return entry
+      held.add(entry.jobId)
+    }
+    return undefined
+  }
 
-  private async refuse(entry: Outgoing, refused: string): Promise<void> {
-    this.set(this.entries.map((one) => (one.id === entry.id ? { ...one, refused } : one)))
-    const db = await this.db()
-    await db?.put(store, { ...entry, refused })
+  private async delivered(entry: Outgoing): Promise<void> {
+    this.tries.delete(entry.id)
+    this.onDelivered?.(entry)
+    const { seq } = this.find(entry.id) ?? entry
+    this.set(this.entries.filter((one) => one.id !== entry.id))
+    await this.store.delete(seq)
+    if (this.full) await this.lookAtRoom()
+  }
+
+  /** Counts a try that something else answered; gives whether it is tried again by itself. */
+  private async didNotArrive(entry: Outgoing, says: string): Promise<boolean> {
+    const tries = (this.tries.get(entry.id) ?? 0) + 1
+    this.tries.set(entry.id, tries)
+    if (tries < mostTries) return true
+    await this.keep(entry.id, { notSent: says })
+    return false
+  }
+
+  private find = (id: string): Outgoing | undefined => this.entries.find((one) => one.id === id)
+
+  private change(id: string, part: Partial<Waiting>): void {
+    this.set(this.entries.map((one) => (one.id === id ? { ...one, ...part } : one)))
+  }
+
+  private async keep(id: string, part: Partial<Waiting>): Promise<void> {
+    this.change(id, part)
+    const entry = this.find(id)
+    if (entry) await this.store.put(entry).catch(() => this.setFull(true))
+  }
+
+  private async lookAtRoom(): Promise<void> {
+    this.setFull(await this.store.isTight())
+  }
+
+  private setFull(full: boolean): void {
+    if (this.full === full) return
+    this.full = full
+    this.set(this.entries)
   }
 
   private set(entries: readonly Outgoing[]): void {
-    this.entries = entries
+    this.entries = [...entries]
     for (const listener of this.listeners) listener()
-  }
-
-  /** Without IndexedDB (a private window) the queue lives as long as the page. */
-  private db(): Promise<IDBPDatabase | undefined> {
-    this.database ??= openStore().catch(() => undefined)
-    return this.database
-  }
-}
-
-// Async, so that a browser that throws at once is caught like one that refuses later.
-const openStore = async (): Promise<IDBPDatabase> =>
-  openDB('hestian', 1, {
-    upgrade: (db) => {
-      db.createObjectStore(store, { keyPath: 'seq' })
-    },
-  })
-
-async function deliver(entry: Outgoing): Promise<'delivered' | 'away' | { readonly says: string }> {
-  try {
-    const response =
-      entry.kind === 'record'
-        ? await fetch(`/api/jobs/${entry.jobId}/records`, {
-            method: 'POST',
-            headers: { 'content-type': 'application/json' },
-            body: JSON.stringify(entry.record),
-            signal: AbortSignal.timeout(patience_ms),
-          })
-        : await fetch(`/api/evidence/${entry.id}`, {
-            method: 'PUT',
-            headers: { 'content-type': entry.type },
-            body: entry.blob,
-            signal: AbortSignal.timeout(4 * patience_ms),
-          })
-    if (response.ok) return 'delivered'
-    const refused = Refused.safeParse(await response.json().catch(() => undefined))
-    return refused.success && response.status < 500 ? { says: refused.data.says } : 'away'
-  } catch {
-    return 'away'
   }
 }
 

@@ -3,24 +3,34 @@ import { useMemo, useSyncExternalStore } from 'react'
 import type { Outgoing } from './outbox'
 import { outbox } from './outbox'
 
-/** What still waits to be sent for a job, and the records among it. */
-export function useOutbox(jobId: string): {
+export interface JobQueue {
+  /** What goes by itself. */
   readonly waiting: number
-  readonly refused: readonly Outgoing[]
+  /** What needs somebody: turned down, not arrived after several tries, or put aside. */
+  readonly troubled: readonly Outgoing[]
+  /** Records that count already: everything but what was turned down. */
   readonly records: readonly JobRecord[]
-} {
+}
+
+/** What still waits to be sent for a job, and the records among it. */
+export function useOutbox(jobId: string): JobQueue {
   const entries = useSyncExternalStore(outbox.subscribe, outbox.snapshot)
   return useMemo(() => {
     const mine = entries.filter((entry) => entry.jobId === jobId)
+    const isTroubled = (entry: Outgoing) =>
+      entry.refused !== undefined || entry.notSent !== undefined || entry.aside === true
     return {
-      waiting: mine.filter((entry) => entry.refused === undefined).length,
-      refused: mine.filter((entry) => entry.refused !== undefined),
+      waiting: mine.filter((entry) => !isTroubled(entry)).length,
+      troubled: mine.filter(isTroubled),
       records: mine.flatMap((entry) =>
         entry.kind === 'record' && entry.refused === undefined ? [entry.record] : [],
       ),
     }
   }, [entries, jobId])
 }
+
+/** Whether the browser has no room, or hardly any, to keep more of what is recorded. */
+export const useStoreFull = (): boolean => useSyncExternalStore(outbox.subscribe, outbox.isFull)
 
 /** A photograph that has not been sent yet, to show it meanwhile. */
 export const waitingBlob = (hash: string): Blob | undefined => {
