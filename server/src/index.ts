@@ -21,7 +21,7 @@ const gauges = (process.env.HESTIAN_GAUGE ?? '127.0.0.1:4181').split(',').map((a
 try {
   const { http, takeUp } = await buildApp({
     dataFolder,
-    log: true,
+    log: process.stdout,
     gauges,
     hosts: [...listed('HESTIAN_HOSTS'), host],
     proxies: listed('HESTIAN_PROXIES'),

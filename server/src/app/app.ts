@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync } from 'node:fs'
+import { existsSync } from 'node:fs'
 import swagger from '@fastify/swagger'
 import { JobDocument, JobFile, OwnUnits, PersonParams, PersonSchema, Refused } from '@hestian/core'
 import type { FastifyInstance } from 'fastify'
@@ -12,7 +12,7 @@ import {
 import { z } from 'zod'
 import { checkDatabase } from '../db/checkDatabase'
 import { Database } from '../db/database'
-import { lockFolder } from '../db/folderLock'
+import { lockFolder, makeFolder } from '../db/folderLock'
 import { freeSpace_bytes } from '../db/freeSpace'
 import { evidenceRoutes } from '../evidence/evidenceRoutes'
 import { EvidenceStore } from '../evidence/evidenceStore'
@@ -47,7 +47,8 @@ export interface AppOptions {
   /** Built web interface; without it only the API is served. */
   readonly webFolder?: string
   readonly clock?: Clock
-  readonly log?: boolean
+  /** Where warnings and failures are written, a line of JSON each; nowhere without it. */
+  readonly log?: { readonly write: (line: string) => void }
   /** Names it may be asked under, beside localhost and addresses in figures. */
   readonly hosts?: readonly string[]
   /** Proxies whose word on who asks is taken. */
@@ -73,7 +74,7 @@ export interface App {
 export async function buildApp(options: AppOptions): Promise<App> {
   const { clock = systemClock, webFolder, proxies = [] } = options
   const http = Fastify({
-    logger: options.log ? { level: 'warn' } : false,
+    logger: options.log ? { level: 'warn', stream: options.log } : false,
     bodyLimit: 1024 * 1024,
     forceCloseConnections: true,
     trustProxy: proxies.length > 0 ? [...proxies] : false,
@@ -116,7 +117,7 @@ async function openParts(
   complain: (error: unknown) => void,
 ) {
   checkDatabase(dataFolder)
-  mkdirSync(dataFolder, { recursive: true })
+  makeFolder(dataFolder)
   const lock = lockFolder(dataFolder, clock.now())
   const firm = readPeopleFile(dataFolder)
   const db = await Database.open(dataFolder)

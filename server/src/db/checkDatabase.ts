@@ -3,6 +3,7 @@ import { databasePath } from './database'
 import { migrations } from './migrations'
 import type { RawConnection } from './sqlite'
 import { openRaw } from './sqlite'
+import { cannotWrite } from './folderLock'
 import { UnusableFolder } from './unusableFolder'
 
 const backupHint =
@@ -39,9 +40,7 @@ function expectWritable(folder: string): void {
   try {
     accessSync(folder, constants.W_OK | constants.X_OK)
   } catch {
-    throw new UnusableFolder(
-      `The folder ${folder} cannot be written. Give the user that runs Hestian the right to write there, or set HESTIAN_DATA to another folder.`,
-    )
+    throw cannotWrite(folder)
   }
 }
 

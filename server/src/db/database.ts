@@ -20,8 +20,27 @@ export interface DatabaseReader {
   readonly close: () => Promise<void>
 }
 
-/** Opens an existing database for reading only, as a worker does. */
+/** Opens an existing database for reading only, as a worker does. A connection that fails is opened anew. */
 export async function openReader(folder: string): Promise<DatabaseReader> {
+  const inTurn = turnstile()
+  let source: DataSource | undefined = await readingSource(folder)
+  const read = <T>(work: Work<T>): Promise<T> =>
+    inTurn(async () => {
+      source ??= await readingSource(folder)
+      try {
+        return await snapshot(source, work)
+      } catch (error) {
+        if (rawOf(source).inTransaction) {
+          await source.destroy()
+          source = undefined
+        }
+        throw storageFailure(error)
+      }
+    })
+  return { read, close: () => inTurn(async () => source?.destroy()) }
+}
+
+async function readingSource(folder: string): Promise<DataSource> {
   const source = new DataSource({
     type: 'better-sqlite3',
     database: databasePath(folder),
@@ -29,20 +48,21 @@ export async function openReader(folder: string): Promise<DatabaseReader> {
     readonly: true,
     synchronize: false,
   })
-  await source.initialize()
-  const inTurn = turnstile()
-  const read = <T>(work: Work<T>): Promise<T> => inTurn(() => snapshot(source, work))
-  return { read, close: () => inTurn(() => source.destroy()) }
+  return source.initialize()
 }
 
 async function snapshot<T>(source: DataSource, work: Work<T>): Promise<T> {
   const { manager } = source
   await manager.query('BEGIN')
+  let result: T
   try {
-    return await work(manager)
-  } finally {
-    await manager.query('COMMIT')
+    result = await work(manager)
+  } catch (error) {
+    await manager.query('ROLLBACK')
+    throw error
   }
+  await manager.query('COMMIT')
+  return result
 }
 
 /**

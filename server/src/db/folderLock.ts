@@ -1,9 +1,23 @@
-import { readFileSync, writeFileSync } from 'node:fs'
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { hostname } from 'node:os'
 import { join } from 'node:path'
 import type { RawConnection } from './sqlite'
 import { openRaw } from './sqlite'
 import { UnusableFolder } from './unusableFolder'
+
+/** Makes a data folder where there is none. */
+export function makeFolder(folder: string): void {
+  try {
+    mkdirSync(folder, { recursive: true })
+  } catch {
+    throw cannotWrite(folder)
+  }
+}
+
+export const cannotWrite = (folder: string): UnusableFolder =>
+  new UnusableFolder(
+    `The folder ${folder} cannot be written. Give the user that runs Hestian the right to write there, or set HESTIAN_DATA to another folder.`,
+  )
 
 /** Who holds a data folder, as the next one is told. */
 interface Holder {
@@ -37,9 +51,7 @@ function openLock(folder: string): RawConnection {
   try {
     return openRaw(join(folder, 'lock.sqlite'), { timeout: 0 })
   } catch {
-    throw new UnusableFolder(
-      `The folder ${folder} cannot be written. Give the user that runs Hestian the right to write there, or set HESTIAN_DATA to another folder.`,
-    )
+    throw cannotWrite(folder)
   }
 }
 

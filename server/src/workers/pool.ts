@@ -8,7 +8,7 @@ import type { Tasks } from './tasks'
 export type TaskName = keyof Tasks
 
 /** How long a task may take before it is given up, ms: what somebody waits for at a button, and a pack. */
-const patience_ms: Readonly<Record<TaskName, number>> = {
+export const patience_ms: Readonly<Record<TaskName, number>> = {
   summary: 20_000,
   judged: 20_000,
   lookAt: 20_000,
@@ -35,7 +35,11 @@ export interface WorkerPool {
  * Runs the tasks in worker threads from the built bundle: one thread for what somebody waits for at a button, the other cores for printing.
  * A task that takes too long, or brings its thread down, is answered with a sentence; its thread is replaced.
  */
-export function startPool(workerFile: string, dataFolder: string): WorkerPool {
+export function startPool(
+  workerFile: string,
+  dataFolder: string,
+  patience = patience_ms,
+): WorkerPool {
   const open = (threads: number): Threads => ({
     threads: new Piscina({
       filename: workerFile,
@@ -53,7 +57,7 @@ export function startPool(workerFile: string, dataFolder: string): WorkerPool {
     ({ threads, inTurn }: Threads, task: TaskName) =>
     (input: unknown): Promise<never> =>
       // Waiting behind others is not taking too long: the clock runs once a thread is free.
-      inTurn(async () => (await ask(threads, { task, input })) as never)
+      inTurn(async () => (await ask(threads, { task, input }, patience[task])) as never)
   return {
     tasks: {
       summary: run(atButton, 'summary'),
@@ -73,9 +77,9 @@ interface Threads {
   readonly inTurn: ReturnType<typeof turnstile>
 }
 
-async function ask(pool: Piscina, asked: Asked): Promise<unknown> {
+async function ask(pool: Piscina, asked: Asked, most_ms: number): Promise<unknown> {
   const late = new AbortController()
-  const timer = setTimeout(() => late.abort(), patience_ms[asked.task])
+  const timer = setTimeout(() => late.abort(), most_ms)
   try {
     const answered = (await pool.run(asked, { signal: late.signal })) as Answered
     if (answered.ok) return answered.value

@@ -1,5 +1,4 @@
 import type { RowsRead, TableRow } from '@hestian/core'
-import Papa from 'papaparse'
 import { useMemo, useState } from 'react'
 import {
   Button as AriaButton,
@@ -16,6 +15,7 @@ import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { saveFile } from '../ui/saveFile'
+import { fromCsv, toCsv } from './csv'
 
 interface TableIoProps<S> {
   readonly fileName: string
@@ -31,15 +31,7 @@ interface TableIoProps<S> {
 export function TableIo<S>(props: TableIoProps<S>) {
   const { frozen } = useJob()
   const { fileName, columns, rows, count } = props
-  const save = () =>
-    saveFile(
-      fileName,
-      'text/csv',
-      Papa.unparse({
-        fields: [...columns],
-        data: rows().map((row) => columns.map((column) => row[column] ?? '')),
-      }),
-    )
+  const save = () => saveFile(fileName, 'text/csv', toCsv(columns, rows()))
   return (
     <Bar>
       {count > 0 && (
@@ -72,13 +64,7 @@ function Reader<S>({
   const [from, setFrom] = useState('Pasted')
   const understood = useMemo(() => {
     if (text.trim() === '') return undefined
-    const { data } = Papa.parse<TableRow>(text.trim(), {
-      header: true,
-      skipEmptyLines: 'greedy',
-      transformHeader: (head) =>
-        columns.find((column) => column.toLowerCase() === head.trim().toLowerCase()) ?? head.trim(),
-    })
-    return read(data, from)
+    return read(fromCsv(columns, text), from)
   }, [text, from, columns, read])
   const take = () => {
     if (understood?.ok) {

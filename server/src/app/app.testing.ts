@@ -1,0 +1,94 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import type { Person } from '@hestian/core'
+import type { App, AppOptions } from './app'
+import { buildApp } from './app'
+
+export const lead: Person = {
+  id: 'lead',
+  name: 'Lead Person',
+  role: 'lead',
+  tickets: ['gas', 'unvented', 'electrical'],
+}
+
+export interface Answer {
+  readonly status: number
+  readonly body: Record<string, unknown> & { readonly says?: string; readonly code?: string }
+  readonly headers: Readonly<Record<string, unknown>>
+  readonly raw: Buffer
+}
+
+/** An app on a folder of its own, for a test: opened, asked, closed, opened again, and put away at the end. */
+export class Bench {
+  readonly folder = mkdtempSync(join(tmpdir(), 'hestian-'))
+  private opened: App | undefined
+  private acts = 0
+
+  constructor(private readonly options: Partial<AppOptions> = {}) {}
+
+  get app(): App {
+    if (!this.opened) throw new Error('the app is not open')
+    return this.opened
+  }
+
+  async open(more: Partial<AppOptions> = {}): Promise<App> {
+    const app = await buildApp({ dataFolder: this.folder, ...this.options, ...more })
+    this.opened = app
+    await app.people.add([lead])
+    await app.takeUp()
+    return app
+  }
+
+  async close(): Promise<void> {
+    await this.opened?.http.close()
+    this.opened = undefined
+  }
+
+  async end(): Promise<void> {
+    await this.close()
+    rmSync(this.folder, { recursive: true })
+  }
+
+  /** The id and name that an action goes under. */
+  act = (by = 'lead') => ({ id: `action-${String(++this.acts).padStart(6, '0')}`, by })
+
+  async send(
+    method: 'GET' | 'POST' | 'PUT',
+    url: string,
+    payload?: object | string | Buffer,
+    headers: Record<string, string> = {},
+  ): Promise<Answer> {
+    const answer = await this.app.http.inject({
+      method,
+      url: `/api${url}`,
+      headers,
+      ...(payload === undefined ? {} : { payload }),
+    })
+    const isJson = answer.headers['content-type']?.toString().includes('json')
+    return {
+      status: answer.statusCode,
+      body: isJson ? answer.json<Answer['body']>() : {},
+      headers: answer.headers,
+      raw: answer.rawPayload,
+    }
+  }
+
+  newJob = (id = 'job-one', name = 'A house') =>
+    this.send('POST', '/jobs', { id, name, address: '', practice: 'uk-ireland', by: 'lead' })
+
+  /** A record as a hand on site makes it. */
+  reading = (id: string, si = 1) => ({
+    id,
+    by: 'lead',
+    at: '2026-11-24T09:00:00.000Z',
+    body: {
+      kind: 'reading',
+      field: 'survey.elevation_m',
+      si,
+      typed: `${si} m`,
+      basis: 'read',
+      instrument: 'map',
+    },
+  })
+}
