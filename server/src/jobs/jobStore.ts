@@ -403,16 +403,18 @@ async function nextNumber(manager: EntityManager): Promise<string> {
     const [row] = await manager.query<{ value: number }[]>(
       `SELECT value FROM counter WHERE name = 'job-number'`,
     )
-    const number = String(row?.value ?? 0).padStart(4, '0')
-    if (await isFreeNumber(manager, number)) return number
+    if (!row) throw new Error('the counter of job numbers is gone')
+    const number = String(row.value).padStart(4, '0')
+    if (!(await isTaken(manager, number))) return number
   }
 }
 
 const countUpTo = (manager: EntityManager, value: number): Promise<unknown> =>
   manager.query(`UPDATE counter SET value = MAX(value, ?) WHERE name = 'job-number'`, [value])
 
+const isTaken = async (manager: EntityManager, number: string): Promise<boolean> =>
+  (await manager.getRepository(JobTable).findOneBy({ number })) !== null
+
 /** One of ours, four to six digits, that no job has. */
-async function isFreeNumber(manager: EntityManager, number: string): Promise<boolean> {
-  if (!/^\d{4,6}$/.test(number)) return false
-  return (await manager.getRepository(JobTable).findOneBy({ number })) === null
-}
+const isFreeNumber = async (manager: EntityManager, number: string): Promise<boolean> =>
+  /^\d{4,6}$/.test(number) && !(await isTaken(manager, number))

@@ -39,18 +39,21 @@ export function startPool(
   workerFile: string,
   dataFolder: string,
   patience = patience_ms,
+  complain: (error: unknown) => void = console.error,
 ): WorkerPool {
-  const open = (threads: number): Threads => ({
-    threads: new Piscina({
+  const open = (most: number): Threads => {
+    const threads = new Piscina({
       filename: workerFile,
       workerData: { dataFolder },
       minThreads: 1,
-      maxThreads: threads,
+      maxThreads: most,
       idleTimeout: 60_000,
       resourceLimits: { maxOldGenerationSizeMb: 1024 },
-    }),
-    inTurn: turnstile(threads),
-  })
+    })
+    // A thread that dies between tasks is replaced by itself; unheard, its last word would end this process.
+    threads.on('error', complain)
+    return { threads, inTurn: turnstile(most) }
+  }
   const atButton = open(1)
   const printing = open(Math.max(1, availableParallelism() - 1))
   const run =
@@ -90,7 +93,7 @@ async function ask(pool: Piscina, asked: Asked, most_ms: number): Promise<unknow
         'took-too-long',
         'Computing this took longer than is allowed, and was given up. Nothing is lost; try again, and if it stays so, make the job smaller.',
       )
-    if (error instanceof Error && error.name === 'Error' && /terminat|memory/i.test(error.message))
+    if (isOutOfMemory(error))
       throw new Refusal(
         'took-too-long',
         'Computing this needed more memory than is allowed, and was given up. Nothing is lost; make the job smaller.',
@@ -100,3 +103,6 @@ async function ask(pool: Piscina, asked: Asked, most_ms: number): Promise<unknow
     clearTimeout(timer)
   }
 }
+
+const isOutOfMemory = (error: unknown): boolean =>
+  (error as { code?: unknown } | null)?.code === 'ERR_WORKER_OUT_OF_MEMORY'
