@@ -32,7 +32,7 @@ class OwnServer {
     return `http://127.0.0.1:${this.port}`
   }
   async start() {
-    this.child = spawn(process.execPath, ['--import', 'tsx', 'server/src/index.ts'], {
+    this.child = spawn(process.execPath, ['server/dist/server.mjs'], {
       cwd: root,
       stdio: 'ignore',
       env: {

@@ -17,7 +17,7 @@ export async function lookAtFile(bytes: Buffer, type: EvidenceType): Promise<Loo
 
 function lookAtPaper(bytes: Buffer): Looked {
   const end = bytes.subarray(-2048).toString('latin1')
-  if (!end.includes('%%EOF') || !end.includes('startxref'))
+  if (!end.includes('%%EOF'))
     return refuse(
       'This PDF ends too early; it was cut off on the way. Save it again and send that.',
     )
