@@ -1,3 +1,4 @@
+import { manyGauges } from './hold/gauges'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -414,3 +415,47 @@ async function boardOf(count: number): Promise<ReturnType<typeof timed>> {
 }
 const few = (await boardOf(10)).middle
 say('board of 1000 jobs', await boardOf(1000), few, 'ten jobs')
+
+/** One more record on a job that holds many against one on a job that holds none. */
+async function recordOn(count: number): Promise<number> {
+  const folder = mkdtempSync(join(tmpdir(), 'hestian-bench-'))
+  const { http, jobs, people, db, summaries } = await buildApp({ dataFolder: folder })
+  await people.add([{ id: 'lead', name: 'Lead', role: 'lead', tickets: [] }])
+  await jobs.create(
+    'job',
+    blankDocument({ name: 'House', address: '', practice: 'uk-ireland' }),
+    '2026-11-27T10:00:00.000Z',
+  )
+  await summaries.close()
+  const body = { kind: 'snag', what: 'a snag', owner: 'Lead', due: null }
+  await db.write(async (manager) => {
+    for (let i = 0; i < count; i++)
+      await manager.query(
+        'INSERT INTO record (jobId, id, at, "by", kind, body) VALUES (?, ?, ?, ?, ?, ?)',
+        ['job', `before-${i}`, '2026-11-27T10:00:00.000Z', 'lead', 'snag', JSON.stringify(body)],
+      )
+    await manager.query('UPDATE job SET recordCount = ?', [count])
+  })
+  const runs: number[] = []
+  for (let i = 0; i < 60; i++) {
+    const start = performance.now()
+    const payload = { id: `record-${i}-on`, by: 'lead', at: '2026-11-27T10:00:00.000Z', body }
+    await http.inject({ method: 'POST', url: '/api/jobs/job/records', payload })
+    runs.push(performance.now() - start)
+  }
+  await http.close()
+  rmSync(folder, { recursive: true })
+  return runs.sort((a, b) => a - b)[30] ?? 0
+}
+const onNone = await recordOn(0)
+const onMany = await recordOn(100_000)
+say(
+  'a record on a job of 100 000',
+  { least: onMany, middle: onMany, most: onMany },
+  onNone,
+  'a record on a job of none',
+)
+
+/** A gauge at 10 Hz while ten packs print: what requests wait, and how long the event loop is held. */
+const crowded = await manyGauges(1, 12).run(1)
+console.log(`one gauge at 10 Hz, records and ten packs: ${crowded.beside}`)

@@ -45,6 +45,8 @@ export interface Job {
   ) => Promise<Evidence | undefined>
   /** How many records and files wait to be sent. */
   readonly waiting: number
+  /** How many did not reach the server and need somebody. */
+  readonly notSent: number
   readonly refusal: string | undefined
   readonly clearRefusal: () => void
   readonly nameOf: (id: string) => string
@@ -177,6 +179,7 @@ export function JobProvider({
       return kept.evidence
     },
     waiting: out.waiting,
+    notSent: out.troubled.length,
   }
   return <Context.Provider value={job}>{children}</Context.Provider>
 }

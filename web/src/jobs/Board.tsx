@@ -342,6 +342,7 @@ const Notice = styled.p`
   grid-template-columns: 20px 1fr;
   gap: 10px;
   max-width: 900px;
+  margin: 14px 0 6px;
   padding: 10px 0;
   border-top: 1.5px solid var(--stop);
   border-bottom: 1.5px solid var(--stop);

@@ -11,9 +11,15 @@ const words = {
 
 /** Whether the server has what was typed. */
 export function SaveLine() {
-  const { draft, waiting } = useJob()
+  const { draft, waiting, notSent } = useJob()
   const { save, says } = draft
   const kept = waiting > 0 && (save === 'saved' || save === 'waiting')
+  if (notSent > 0 && (save === 'saved' || save === 'waiting'))
+    return (
+      <Line role="status" data-save="refused">
+        {notSent} not sent
+      </Line>
+    )
   if (kept)
     return (
       <Line role="status" data-save="waiting" title={says}>

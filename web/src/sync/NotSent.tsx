@@ -57,34 +57,41 @@ function Entry({ entry }: { readonly entry: Outgoing }) {
         <p>
           <b>Not sent: {name}.</b> {why}
         </p>
-        {dropping ? (
-          <p>
-            “{name}” is then gone for good; nobody else has it.{' '}
-            <Button onPress={() => void outbox.drop(entry.id)}>Yes, drop it</Button>{' '}
-            <Button look="text" onPress={() => setDropping(false)}>
-              Keep it
-            </Button>
-          </p>
-        ) : (
-          <p>
-            <Button look="text" onPress={() => void outbox.tryAgain(entry.id)}>
-              Try again
-            </Button>{' '}
-            {!entry.aside && (
-              <Button look="text" onPress={() => void outbox.putAside(entry.id)}>
-                Put aside
+        {dropping && <p>“{name}” is then gone for good; nobody else has it.</p>}
+        <Actions>
+          {dropping ? (
+            <>
+              <Button onPress={() => void outbox.drop(entry.id)}>Yes, drop it</Button>
+              <Button look="text" onPress={() => setDropping(false)}>
+                Keep it
               </Button>
-            )}{' '}
-            <Button look="text" onPress={() => setDropping(true)}>
-              Drop it
-            </Button>
-          </p>
-        )}
+            </>
+          ) : (
+            <>
+              <Button look="text" onPress={() => void outbox.tryAgain(entry.id)}>
+                Try again
+              </Button>
+              {!entry.aside && (
+                <Button look="text" onPress={() => void outbox.putAside(entry.id)}>
+                  Put aside
+                </Button>
+              )}
+              <Button look="text" onPress={() => setDropping(true)}>
+                Drop it
+              </Button>
+            </>
+          )}
+        </Actions>
       </div>
     </Line>
   )
 }
 
+const Actions = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 20px;
+`
 const Line = styled.div`
   display: grid;
   grid-template-columns: 18px minmax(0, 1fr);
