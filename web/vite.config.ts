@@ -1,9 +1,34 @@
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { brotliCompressSync, constants, gzipSync } from 'node:zlib'
 import react from '@vitejs/plugin-react'
+import type { Plugin } from 'vite'
 import { defineConfig } from 'vite'
 
+/** Text is squeezed once, at build, as hard as it goes; the server sends what the browser takes. */
+function squeezed(): Plugin {
+  let folder = 'dist'
+  return {
+    name: 'squeezed',
+    apply: 'build',
+    configResolved: ({ root, build }) => {
+      folder = join(root, build.outDir)
+    },
+    closeBundle: () => {
+      for (const name of readdirSync(folder, { recursive: true, encoding: 'utf8' })) {
+        if (!/\.(js|css|html|svg|json)$/.test(name)) continue
+        const text = readFileSync(join(folder, name))
+        const hardest = { params: { [constants.BROTLI_PARAM_QUALITY]: 11 } }
+        writeFileSync(join(folder, `${name}.br`), brotliCompressSync(text, hardest))
+        writeFileSync(join(folder, `${name}.gz`), gzipSync(text, { level: 9 }))
+      }
+    },
+  }
+}
+
 export default defineConfig({
-  plugins: [react()],
-  build: { outDir: 'dist', sourcemap: false, chunkSizeWarningLimit: 1400 },
+  plugins: [react(), squeezed()],
+  build: { outDir: 'dist', sourcemap: false, chunkSizeWarningLimit: 500 },
   worker: { format: 'es' },
   server: {
     port: Number(process.env.WEB_PORT ?? 5180),

@@ -8,6 +8,8 @@ const nothingHere = { code: 'no-such-place', says: 'There is nothing at this add
 export async function serveWeb(http: FastifyInstance, webFolder: string): Promise<void> {
   await http.register(fastifyStatic, {
     root: webFolder,
+    // Squeezed at build (web/vite.config.ts).
+    preCompressed: true,
     setHeaders: (reply, path) => {
       if (path.includes(join('dist', 'assets')))
         reply.header('cache-control', 'public, max-age=31536000, immutable')

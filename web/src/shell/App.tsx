@@ -1,19 +1,23 @@
+import { lazy, Suspense } from 'react'
 import { Navigate, Route, Routes } from 'react-router'
 import { WhoProvider } from '../job/WhoContext'
 import { Board } from '../jobs/Board'
-import { Kit } from '../ui/Kit'
-import { JobShell } from './JobShell'
+
+const JobShell = lazy(async () => ({ default: (await import('./JobShell')).JobShell }))
+const Kit = lazy(async () => ({ default: (await import('../ui/Kit')).Kit }))
 
 export function App() {
   return (
     <WhoProvider>
-      <Routes>
-        <Route path="/" element={<Board />} />
-        <Route path="/kit" element={<Kit />} />
-        <Route path="/jobs/:jobId" element={<Navigate to="site" replace />} />
-        <Route path="/jobs/:jobId/:sheet" element={<JobShell />} />
-        <Route path="*" element={<Navigate to="/" replace />} />
-      </Routes>
+      <Suspense fallback={<p role="status">Fetching …</p>}>
+        <Routes>
+          <Route path="/" element={<Board />} />
+          <Route path="/kit" element={<Kit />} />
+          <Route path="/jobs/:jobId" element={<Navigate to="site" replace />} />
+          <Route path="/jobs/:jobId/:sheet" element={<JobShell />} />
+          <Route path="*" element={<Navigate to="/" replace />} />
+        </Routes>
+      </Suspense>
     </WhoProvider>
   )
 }

@@ -1,60 +1,27 @@
 import type { SheetId } from '@hestian/core'
 import { oldSheetIds, sheetCode, sheetNames, stageOfSheet, stageSheets } from '@hestian/core'
-import { useEffect, useRef } from 'react'
+import { Suspense, useEffect, useRef } from 'react'
 import { Link, useParams } from 'react-router'
 import styled from 'styled-components'
 import { useJobState } from '../api/queries'
-import { CircuitPage } from '../circuit/CircuitPage'
-import { CommissionPage } from '../commission/CommissionPage'
-import { GasPage } from '../design/GasPage'
-import { VesselPage } from '../design/VesselPage'
-import { HeatPage } from '../heat/HeatPage'
-import { HandoverPage } from '../handover/HandoverPage'
 import { JobProvider, useJob } from '../job/JobContext'
 import { WhoIsWorking } from '../job/WhoContext'
-import { TightnessPage } from '../prove/TightnessPage'
-import { ReliefPage } from '../relief/ReliefPage'
-import { SafetyPage } from '../safety/SafetyPage'
-import { InspectionPage } from '../survey/InspectionPage'
-import { PlacePage } from '../survey/PlacePage'
-import { PlatesPage } from '../survey/PlatesPage'
-import { ReadingsPage } from '../survey/ReadingsPage'
-import { SitePage } from '../survey/SitePage'
-import { WaterPage } from '../water/WaterPage'
-import { WalkPage } from '../survey/WalkPage'
 import { NotSent } from '../sync/NotSent'
 import { Button } from '../ui/Button'
 import { Logo, Mark } from '../ui/icons'
 import { ConflictDialog } from './ConflictDialog'
 import { OffStrip } from './OffStrip'
+import { fetchAllPages, isSheet, pageOf } from './pages'
 import { Riser } from './Riser'
 import { SaveLine } from './SaveLine'
 import { SheetBoundary } from './SheetBoundary'
 import { stageNames } from './stages'
 import { ThemeSwitch } from './ThemeSwitch'
 
-const pages: Readonly<Record<SheetId, () => React.JSX.Element>> = {
-  site: SitePage,
-  readings: ReadingsPage,
-  plates: PlatesPage,
-  place: PlacePage,
-  inspection: InspectionPage,
-  heat: HeatPage,
-  circuit: CircuitPage,
-  vessel: VesselPage,
-  safety: SafetyPage,
-  relief: ReliefPage,
-  gas: GasPage,
-  water: WaterPage,
-  tightness: TightnessPage,
-  steps: CommissionPage,
-  handover: HandoverPage,
-}
-
 export function JobShell() {
   const { jobId = '', sheet = 'site' } = useParams()
   const { data, error, isPending } = useJobState(jobId)
-  const id: SheetId = sheet in pages ? (sheet as SheetId) : (oldSheetIds[sheet] ?? 'site')
+  const id: SheetId = isSheet(sheet) ? sheet : (oldSheetIds[sheet] ?? 'site')
   if (data)
     return (
       <SheetBoundary name="This job" resetOn={[data.id, data.saveNumber]}>
@@ -74,10 +41,11 @@ export function JobShell() {
 function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: boolean }) {
   const { state, draft, judgement, refusal, clearRefusal } = useJob()
   const stage = stageOfSheet(sheet)
-  const Page = walking ? WalkPage : pages[sheet]
+  const Page = pageOf(walking ? 'walk' : sheet)
   const page = useRef<HTMLElement>(null)
   const tabs = useRef<HTMLElement>(null)
   useUndoKeys(draft)
+  useFetchedPages()
   useEffect(() => {
     document.title = `${walking ? 'Walk' : sheetNames[sheet]}, ${draft.document.site.name}: Hestian`
     page.current?.scrollTo(0, 0)
@@ -160,13 +128,23 @@ function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: 
           name={walking ? 'The walk' : sheetNames[sheet]}
           resetOn={[sheet, walking, draft.document]}
         >
-          <Page />
+          <Suspense fallback={<Fetching role="status">Fetching the sheet …</Fetching>}>
+            <Page />
+          </Suspense>
         </SheetBoundary>
       </Body>
       <OffStrip working={stage === 'commission'} />
       <ConflictDialog />
     </Frame>
   )
+}
+
+/** Once a job is open its other pages are fetched when there is nothing else to do. */
+function useFetchedPages() {
+  useEffect(() => {
+    const later = setTimeout(() => void fetchAllPages(), 1500)
+    return () => clearTimeout(later)
+  }, [])
 }
 
 /** Undo and redo by the usual keys, except while a text is being typed. */
@@ -206,6 +184,10 @@ const Frame = styled.div`
       display: none;
     }
   }
+`
+const Fetching = styled.p`
+  padding: 24px;
+  color: var(--ink-3);
 `
 const SkipLink = styled.a`
   position: absolute;

@@ -1,5 +1,4 @@
 import type { Evidence } from '@hestian/core'
-import exifr from 'exifr'
 import { outbox } from './outbox'
 
 /** Longest side of a kept photograph, px, and how much of its detail is kept. */
@@ -51,6 +50,7 @@ export async function keepEvidence(
 
 async function placeOf(file: File): Promise<Evidence['place']> {
   try {
+    const { default: exifr } = await import('exifr')
     const place = (await exifr.gps(file)) as { latitude?: number; longitude?: number } | undefined
     return place?.latitude !== undefined && place.longitude !== undefined
       ? { latitude: place.latitude, longitude: place.longitude }
