@@ -194,6 +194,16 @@ describe('the place', () => {
     job.survey.draught = { held: [...all], smoke: 'out', note: '', at: '2026-05-12T10:00:00Z' }
     expect(ids(job, 'place')).toContain('stop draught-failed')
   })
+  test.each(practiceNames)(
+    'what a blank job still needs is said in the words of %s',
+    (practice) => {
+      const blank = blankDocument({ name: 'A', address: '', practice })
+      const { sheets } = judge(solve(blank), { entries: [], samples: {} })
+      const needs = Object.values(sheets).flatMap((sheet) => sheet.missing.map((gap) => gap.what))
+      expect(needs.join('; ')).not.toMatch(/[{}]/)
+      expect(needs).toContain(`The ${practices[practice].words.shutOff} on the main`)
+    },
+  )
   test('every question has a reason, a way and its words in every practice', () => {
     for (const practice of practiceNames)
       for (const question of lookQuestions) {

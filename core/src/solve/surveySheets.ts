@@ -8,12 +8,14 @@ import { fingerprint } from '../job/merge'
 import type { MainPoint } from '../job/surveyDocument'
 import { utilities } from '../job/surveyDocument'
 import type { Practice } from '../practice/practices'
+import { practices } from '../practice/practices'
 import type { ClosedConclusion, MainFittings } from '../supply/closedSystem'
 import { closedSystem } from '../supply/closedSystem'
 import type { MainCurve, RunningPoint } from '../supply/mainCurve'
 import { fitMain, timedFlow_m3_s } from '../supply/mainCurve'
 import { askedOf, fitted } from '../survey/asked'
 import type { LookQuestion } from '../survey/questions'
+import { inWords } from '../survey/questions'
 import { placeFindings, partFindings, readingFindings } from './surveyFindings'
 import type { Missing, Sheet } from './sheet'
 import { siteAtmosphere_Pa } from './siteAtmosphere'
@@ -49,7 +51,10 @@ const unlooked = (document: JobDocument, sections: readonly LookQuestion['sectio
   sections
     .flatMap((section) => askedOf(document, section))
     .filter((question) => document.survey.looked[question.key] === null)
-    .map((question) => ({ place: `survey.looked.${question.key}`, what: question.label }))
+    .map((question) => ({
+      place: `survey.looked.${question.key}`,
+      what: inWords(question.label, practices[document.practice].words),
+    }))
 
 export function siteSheet(document: JobDocument) {
   const { site, survey, hotWater, heating } = document

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import styled from 'styled-components'
+import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
 import type { Outgoing } from './outbox'
@@ -48,7 +49,8 @@ export function NotSent({ jobId }: { readonly jobId: string }) {
 
 function Entry({ entry }: { readonly entry: Outgoing }) {
   const [dropping, setDropping] = useState(false)
-  const name = outgoingName(entry)
+  const { solution } = useJob()
+  const name = outgoingName(entry, solution.practice.words)
   const why = entry.refused ?? entry.notSent ?? 'It was put aside here.'
   return (
     <Line role="alert">

@@ -1,14 +1,16 @@
-import type { RecordBody } from '@hestian/core'
-import { lookQuestions, surveyFields } from '@hestian/core'
+import type { Practice, RecordBody } from '@hestian/core'
+import { inWords, lookQuestions, surveyFields } from '@hestian/core'
 import type { Outgoing } from './outbox'
 
+type Words = Practice['words']
+
 /** What waits to be sent, by a name that whoever recorded it knows. */
-export const outgoingName = (entry: Outgoing): string =>
+export const outgoingName = (entry: Outgoing, words: Words): string =>
   entry.kind === 'evidence'
     ? entry.type === 'application/pdf'
       ? 'A paper'
       : 'A photograph'
-    : recordName(entry.record.body)
+    : inWords(recordName(entry.record.body), words)
 
 function recordName(body: RecordBody): string {
   switch (body.kind) {
