@@ -14,7 +14,9 @@ export function seeded(seed: number): () => number {
 
 /** Values at which formulas break: the limits of every measure, next to nothing, next to each other. */
 const edges: readonly number[] = [
-  ...new Set(Object.values(ranges).flatMap(({ hard, usual }) => [...hard, ...usual])),
+  ...new Set(
+    Object.values(ranges).flatMap(({ hard, usual, least = 0 }) => [...hard, ...usual, least]),
+  ),
   ...[
     0, 5e-324, 1e-300, 1e-12, 1e-9, 1e-6, 1e-3, 0.5, 1, 2, 3, 10, 199, 200, 273.14, 273.15, 263.15,
     283.15, 373.15,

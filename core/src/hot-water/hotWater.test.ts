@@ -83,6 +83,23 @@ test('a loss that eats the power never gets there, and a heater that keeps up dr
     reheatTime_s({ volume_m3: 0, coldTemp_K: C(10), hotTemp_K: C(60), power_W: 100 }),
   ).toThrow('above 0')
 })
+test('a store that its flows change over and over in one step is refused, not simulated for ever', () => {
+  const thimble = {
+    volume_m3: 1e-5,
+    nodes: 20,
+    setTemp_K: C(60),
+    plume: 'rises' as const,
+    hysteresis_K: 5,
+    sensorHeight: 0.35,
+    standingLoss_W: 0,
+    roomTemp_K: C(20),
+    coldTemp_K: C(10),
+    heater: { kind: 'burner' as const, power_W: 24000, height: 0 },
+    loop: { loss_W: 5000, flow_m3_s: 2e-4, returnHeight: 0.7 },
+  }
+  expect(() => simulateReheat(thimble, 24000, C(10), 10)).toThrow(/must be larger/)
+  expect(simulateReheat({ ...thimble, volume_m3: 0.1 }, 24000, C(10), 10)).toBeDefined()
+})
 test('mixing outside cold to hot is refused, and inside it heat is kept', () =>
   fc.assert(
     fc.property(

@@ -1,6 +1,9 @@
 import { expectAbove0, expectNotNegative } from '../answer/expect'
 import { tradeDensity_kg_m3, tradeSpecificHeat_J_kgK } from './heating'
 
+/** A step is cut into so many parts at the most, so that no layer is changed more than once in one: a thimble on a boiler would never end. Assumed. */
+export const mostParts = 40
+
 /** Temperature difference at which coils are rated and at which standing losses are stated here. No source: common test conditions, as remembered; the maker's sheet wins. */
 export const coilRatingDifference_K = 35
 export const lossDifference_K = 45
@@ -150,6 +153,10 @@ export class Store {
       1,
       Math.ceil(((draw_m3_s + loop_m3_s + 1.2 * plume_m3_s) * step_s) / (0.95 * this.node_m3)),
     )
+    if (parts > mostParts)
+      throw new RangeError(
+        `the store of ${this.model.volume_m3} m3 is changed more than ${mostParts} times in a layer in one step; it must be larger, or its flows smaller`,
+      )
     let power_W = 0
     let primaryTemp_K = this.top_K
     for (let i = 0; i < parts; i++) {
