@@ -126,7 +126,7 @@ async function stream(
   const took: number[] = []
   let refused = 0
   const packs = Array.from({ length: 10 }, (_, i) =>
-    fetch(`${address}/api/jobs/job-${i}/handover.pdf`),
+    fetch(`${address}/api/jobs/job-${i % count}/handover.pdf`),
   )
   const until = performance.now() + seconds * 1000
   for (let i = 0; performance.now() < until; i++) {
