@@ -25,6 +25,8 @@ async function copyOf(page: Page, job: string, as: string): Promise<void> {
       }),
     ),
   })
+  // Its number is taken here, so it has a new one, which is said first.
+  await page.getByRole('link', { name: 'Open it' }).click()
   await expect(page).toHaveURL(new RegExp(`/jobs/${as}/site$`))
 }
 

@@ -217,7 +217,7 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await page.getByRole('textbox', { name: /Type your name/ }).fill('Maren Oduya')
   await page.getByRole('button', { name: 'Sign and freeze' }).click()
   await expect(page.getByRole('heading', { level: 2 })).toContainText(
-    'Revision A is signed and frozen',
+    'Revision A came signed in a file and is frozen',
   )
   const [download] = await Promise.all([
     page.waitForEvent('download'),
@@ -249,7 +249,7 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   // The whole job leaves as a file, and comes in again elsewhere as it was.
   const [exported] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'The whole job, JSON' }).click(),
+    page.getByRole('link', { name: 'The job file alone, JSON' }).click(),
   ])
   const file = JSON.parse(readFileSync(await exported.path(), 'utf8')) as {
     id: string
@@ -262,6 +262,7 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await page
     .locator('input[type=file]')
     .setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: copy })
+  await page.getByRole('link', { name: 'Open it' }).click()
   await expect(page).toHaveURL(/-copy\/site$/)
   await goTo(page, 'handover')
   await expect(page.getByRole('heading', { level: 2 })).toContainText(
