@@ -66,11 +66,14 @@ test('a file that is not a job, and a job that is already here, are refused with
 
 test('two people change one job: different places are merged, the same place is asked about', async ({
   page,
-  context,
+  browser,
 }) => {
   await newJob(page, 'Two Hands House')
-  const other = await context.newPage()
+  // Another person has another browser: two tabs of one browser share one draft.
+  const theirs = await browser.newContext()
+  const other = await theirs.newPage()
   await other.goto(page.url())
+  await workAs(other, 'Tobias Lindqvarn')
   await expect(other.getByRole('textbox', { name: 'Notes' })).toBeVisible()
   // The second page must not hear of the first save before it has typed: it loses its line.
   await other.route('**/live', (route) => route.abort())
@@ -95,6 +98,7 @@ test('two people change one job: different places are merged, the same place is 
   await dialog.getByRole('button', { name: 'Merge, keep mine here' }).click()
   await saved(other)
   await expect(page.getByRole('textbox', { name: 'Notes' })).toHaveValue('their note')
+  await theirs.close()
 })
 
 test('a server that is killed in the middle of a test loses no acknowledged sample, and the page recovers by itself', async ({
