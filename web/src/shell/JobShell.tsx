@@ -41,7 +41,6 @@ export function JobShell() {
 function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: boolean }) {
   const { state, draft, judgement, refusal, clearRefusal } = useJob()
   const stage = stageOfSheet(sheet)
-  const Page = pageOf(walking ? 'walk' : sheet)
   const page = useRef<HTMLElement>(null)
   const tabs = useRef<HTMLElement>(null)
   useUndoKeys(draft)
@@ -129,7 +128,7 @@ function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: 
           resetOn={[sheet, walking, draft.document]}
         >
           <Suspense fallback={<Fetching role="status">Fetching the sheet …</Fetching>}>
-            <Page />
+            <FetchedSheet sheet={walking ? 'walk' : sheet} />
           </Suspense>
         </SheetBoundary>
       </Body>
@@ -139,12 +138,15 @@ function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: 
   )
 }
 
-/** Once a job is open its other pages are fetched when there is nothing else to do. */
+/** Looked up where it is drawn, so that trying again finds a page that could not be fetched before. */
+function FetchedSheet({ sheet }: { readonly sheet: SheetId | 'walk' }) {
+  const Page = pageOf(sheet)
+  return <Page />
+}
+
+/** Once a job is open its other pages are fetched. */
 function useFetchedPages() {
-  useEffect(() => {
-    const later = setTimeout(() => void fetchAllPages(), 1500)
-    return () => clearTimeout(later)
-  }, [])
+  useEffect(() => void fetchAllPages(), [])
 }
 
 /** Undo and redo by the usual keys, except while a text is being typed. */

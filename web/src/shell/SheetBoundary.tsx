@@ -5,6 +5,7 @@ import { Link } from 'react-router'
 import styled from 'styled-components'
 import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
+import { NotFetched } from './pages'
 
 /** Keeps a sheet that breaks from taking the job with it: says so, keeps what was typed, and lets one go on elsewhere or try again. */
 export function SheetBoundary({
@@ -35,15 +36,26 @@ function Broken({ name, error, resetErrorBoundary }: FallbackProps & { readonly 
       <h2>
         <Mark kind="stop" size={24} /> {name} cannot be shown.
       </h2>
-      <p>
-        This is a mistake in Hestian, not yours. What you typed is kept, and the rest of the job can
-        be used. If you changed something just before, take it back with Ctrl+Z; else try again, or
-        go on with another sheet.
-      </p>
+      {error instanceof NotFetched ? (
+        <p>
+          {error.message} What you typed is kept. Try again when there is a signal, or go on with
+          another sheet.
+        </p>
+      ) : (
+        <p>
+          This is a mistake in Hestian, not yours. What you typed is kept, and the rest of the job
+          can be used. If you changed something just before, take it back with Ctrl+Z; else try
+          again, or go on with another sheet.
+        </p>
+      )}
       <p>
         <Button onPress={resetErrorBoundary}>Try again</Button> <Link to="/">All jobs</Link>
       </p>
-      <small>For whoever mends it: {error instanceof Error ? error.message : String(error)}</small>
+      {error instanceof NotFetched ? null : (
+        <small>
+          For whoever mends it: {error instanceof Error ? error.message : String(error)}
+        </small>
+      )}
     </Said>
   )
 }

@@ -2,19 +2,37 @@ import type { SheetId } from '@hestian/core'
 import type { ComponentType } from 'react'
 import { lazy } from 'react'
 
+/** A sheet that is not here yet and cannot be fetched now: the server is away. */
+export class NotFetched extends Error {}
+
+interface FetchedPage {
+  Page: ComponentType
+  readonly fetched: () => Promise<{ readonly default: ComponentType }>
+}
+
 /** A page that is fetched when it is first shown, or before, when the browser has nothing else to do. */
-const page = <K extends string>(
+function page<K extends string>(
   load: () => Promise<Readonly<Record<K, ComponentType>>>,
   name: K,
-) => {
-  const fetched = async () => ({ default: (await load())[name] })
-  return { Page: lazy(fetched), fetched }
+): FetchedPage {
+  const fetched = async (): Promise<{ readonly default: ComponentType }> => {
+    try {
+      const { [name]: Page } = await load()
+      return { default: Page as ComponentType }
+    } catch {
+      // A lazy part that failed once fails for ever: the next try takes a new one.
+      entry.Page = lazy(fetched) as ComponentType
+      throw new NotFetched('This sheet is not on this device yet, and the server does not answer.')
+    }
+  }
+  const entry: FetchedPage = { Page: lazy(fetched) as ComponentType, fetched }
+  return entry
 }
 
 const walk = page(() => import('../survey/WalkPage'), 'WalkPage')
 
 /** Every sheet's page, each in a piece of its own. */
-const pages: Readonly<Record<SheetId, ReturnType<typeof page>>> = {
+const pages: Readonly<Record<SheetId, FetchedPage>> = {
   site: page(() => import('../survey/SitePage'), 'SitePage'),
   readings: page(() => import('../survey/ReadingsPage'), 'ReadingsPage'),
   plates: page(() => import('../survey/PlatesPage'), 'PlatesPage'),
@@ -33,11 +51,9 @@ const pages: Readonly<Record<SheetId, ReturnType<typeof page>>> = {
 }
 
 export const isSheet = (name: string): name is SheetId => name in pages
-export const pageOf = (sheet: SheetId | 'walk') => (sheet === 'walk' ? walk : pages[sheet]).Page
+export const pageOf = (sheet: SheetId | 'walk'): ComponentType =>
+  (sheet === 'walk' ? walk : pages[sheet]).Page
 
-/** Fetches every page that is not here yet, one after the other: a phone goes on without a signal once a job is open. */
-export async function fetchAllPages(): Promise<void> {
-  for (const { fetched } of [walk, ...Object.values(pages)])
-    // One that cannot be fetched now is fetched when it is shown.
-    await fetched().catch(() => undefined)
-}
+/** Fetches every page that is not here yet: a phone goes on without a signal once a job is open. One that cannot be fetched now is fetched when it is shown. */
+export const fetchAllPages = (): Promise<unknown> =>
+  Promise.allSettled([walk, ...Object.values(pages)].map(({ fetched }) => fetched()))
