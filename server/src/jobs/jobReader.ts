@@ -47,6 +47,10 @@ export function recordOf(row: RecordRow): JobRecord {
   }
 }
 
+/** The test that a record speaks of; null where the record is damaged, so that one bad row stops no query. */
+const testIdOf = (record: string): string =>
+  `CASE WHEN json_valid(${record}.body) THEN json_extract(${record}.body, '$.testId') END`
+
 const sampleOf = ({ at_ms, gauge_Pa, temp_K }: SampleRow): Sample => ({
   at_ms,
   gauge_Pa,
@@ -129,7 +133,7 @@ export class JobReader {
   test = (jobId: string, testId: string): Promise<JudgedTest | undefined> =>
     this.db.read(async (manager) => {
       const rows = await manager.query<RecordRow[]>(
-        `SELECT * FROM record WHERE jobId = ? AND kind IN ('test-begun', 'test-topped-up', 'test-note', 'test-ended', 'repaired') AND json_extract(body, '$.testId') = ? ORDER BY seq`,
+        `SELECT * FROM record WHERE jobId = ? AND kind IN ('test-begun', 'test-topped-up', 'test-note', 'test-ended', 'repaired') AND ${testIdOf('record')} = ? ORDER BY seq`,
         [jobId, testId],
       )
       const samples = await manager
@@ -143,8 +147,8 @@ export class JobReader {
   testsUnderWay = (): Promise<{ jobId: string; testId: string }[]> =>
     this.db.read((manager) =>
       manager.query(
-        `SELECT jobId, json_extract(body, '$.testId') AS testId FROM record AS begun WHERE kind = 'test-begun' AND NOT EXISTS
-         (SELECT 1 FROM record AS ended WHERE ended.jobId = begun.jobId AND ended.kind = 'test-ended' AND json_extract(ended.body, '$.testId') = json_extract(begun.body, '$.testId'))`,
+        `SELECT jobId, ${testIdOf('begun')} AS testId FROM record AS begun WHERE kind = 'test-begun' AND ${testIdOf('begun')} IS NOT NULL AND NOT EXISTS
+         (SELECT 1 FROM record AS ended WHERE ended.jobId = begun.jobId AND ended.kind = 'test-ended' AND ${testIdOf('ended')} = ${testIdOf('begun')})`,
       ),
     )
 

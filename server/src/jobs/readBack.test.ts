@@ -177,6 +177,10 @@ describe('a job that went bad on the disk', () => {
       `UPDATE job SET draft = '{"version":' , summaryVersion = 0 WHERE id = 'job-bad'`,
     ],
     [
+      'a record that is no JSON any more',
+      `INSERT INTO record (jobId, id, at, "by", kind, body) VALUES ('job-bad', 'record-bad', 'x', 'lead', 'test-begun', '{"kind":"test-')`,
+    ],
+    [
       'a record',
       `INSERT INTO record (jobId, id, at, "by", kind, body) VALUES ('job-bad', 'record-bad', 'x', 'lead', 'snag', '{"kind":"snag"}')`,
     ],
