@@ -44,7 +44,7 @@ function answerTo(error: FastifyError): Refused & { readonly status: number } {
     return {
       status: 429,
       code: 'too-many',
-      says: 'That were too many of these from one place in a minute. Wait a minute; nothing you typed is lost.',
+      says: 'Too many of these came from one place within a minute. Wait a minute and try again; nothing you typed is lost.',
     }
   if (error.statusCode !== undefined && error.statusCode < 500)
     return {
