@@ -46,7 +46,7 @@ export class RunningServer {
       this.exitCode = code
     })
     this.child = child
-    for (let i = 0; i < 600 && this.exitCode === undefined; i++) {
+    for (let i = 0; i < 2400 && this.exitCode === undefined; i++) {
       const answers = await fetch(`${this.address}/api/people`).then(
         (one) => one.ok,
         () => false,
