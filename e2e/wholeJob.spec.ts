@@ -217,7 +217,7 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await page.getByRole('textbox', { name: /Type your name/ }).fill('Maren Oduya')
   await page.getByRole('button', { name: 'Sign and freeze' }).click()
   await expect(page.getByRole('heading', { level: 2 })).toContainText(
-    'Revision A came signed in a file and is frozen',
+    'Revision A is signed and frozen',
   )
   const [download] = await Promise.all([
     page.waitForEvent('download'),
@@ -266,7 +266,7 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await expect(page).toHaveURL(/-copy\/site$/)
   await goTo(page, 'handover')
   await expect(page.getByRole('heading', { level: 2 })).toContainText(
-    'Revision A is signed and frozen',
+    'Revision A came signed in a file and is frozen',
   )
   await saved(page)
 })
