@@ -28,10 +28,25 @@ function readKept(text: string | null): Kept | undefined {
     : undefined
 }
 
+/** What this tab last kept of each job, as text: what is the same needs no reading. */
+const mine = new Map<string, string>()
+
+/** What another tab kept since this one last did; undefined where there is nothing new. Cheap, because it is asked at every keystroke. */
+export function keptSince(jobId: string): Kept | undefined {
+  try {
+    const text = localStorage.getItem(keyOf(jobId))
+    return text === null || text === mine.get(jobId) ? undefined : readKept(text)
+  } catch {
+    return undefined
+  }
+}
+
 /** Keeps what was typed; false where the browser has no room, so that somebody is told. */
 export function keepDraft(jobId: string, kept: Kept): boolean {
   try {
-    localStorage.setItem(keyOf(jobId), JSON.stringify(kept))
+    const text = JSON.stringify(kept)
+    localStorage.setItem(keyOf(jobId), text)
+    mine.set(jobId, text)
     return true
   } catch {
     return false

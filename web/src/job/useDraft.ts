@@ -4,7 +4,14 @@ import { useQueryClient } from '@tanstack/react-query'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import { z } from 'zod'
 import { ApiError, call } from '../api/client'
-import { forgetDraft, joinedTabs, keepDraft, keptDraft, onKeptElsewhere } from './keptDraft'
+import {
+  forgetDraft,
+  joinedTabs,
+  keepDraft,
+  keptDraft,
+  keptSince,
+  onKeptElsewhere,
+} from './keptDraft'
 
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict' | 'refused'
 
@@ -142,7 +149,7 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
 
   useEffect(() => {
     if (!changed || save === 'conflict' || save === 'refused') return
-    const beside = keptDraft(jobId)
+    const beside = keptSince(jobId)
     const whole =
       beside && !same(beside.document, agreed.current)
         ? joinedTabs(agreed.current, document, beside.document)
