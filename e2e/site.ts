@@ -40,6 +40,8 @@ export const saved = (page: Page): Promise<void> =>
 export async function goTo(page: Page, sheet: string): Promise<void> {
   await page.goto(page.url().replace(/\/[a-z]+(#.*)?$/, `/${sheet}`))
   await expect(page.getByRole('main')).toBeVisible()
+  // The frame stands before its sheet is fetched.
+  await expect(page.getByText('Fetching the sheet')).toHaveCount(0)
 }
 
 export async function prove(page: Page): Promise<void> {
