@@ -36,6 +36,8 @@ async function picture(
   }, theme)
   await page.goto(base + path)
   await page.getByRole('main').waitFor()
+  // The frame of a job stands before its sheet is fetched.
+  await page.getByText('Fetching the sheet').waitFor({ state: 'detached' })
   await page.evaluate(() => document.fonts.ready)
   await first?.(page)
   await page.evaluate((top) => document.getElementById('sheet')?.scrollTo(0, top), at)
