@@ -1,12 +1,9 @@
 import { applyEdits } from '../job/edits'
 import type { JobDocument } from '../job/document'
-import { blankAppliance } from '../job/document'
 import { blankGasEnd, blankGasSegment } from '../job/gasDocument'
 import type { GasSegment } from '../job/gasDocument'
-import type { PracticeName } from '../practice/practices'
-import { practices } from '../practice/practices'
 import { inchWater_Pa, psi_Pa } from '../units/units'
-import { house, read } from './house.testing'
+import { house, read, twoPounds } from './house.testing'
 import { answerOf, solve } from './solve'
 import { lockUpShares } from './gasOn'
 import { sizesBeside } from './sizesBeside'
@@ -28,43 +25,6 @@ const answer = (job: JobDocument) => {
 }
 const with0 = (job: JobDocument, key: keyof GasSegment, value: unknown) =>
   applyEdits(job, [{ path: ['gas', 'segments', 0, key], value }])
-
-/** Two pounds from the meter, a line regulator, then a boiler and a range at 8 in wc. */
-function twoPounds(practice: PracticeName = 'north-america'): JobDocument {
-  const job = house(practice)
-  job.survey = {
-    ...job.survey,
-    gasWorkingGauge_Pa: read(2 * psi_Pa),
-    gasStaticGauge_Pa: read(2.1 * psi_Pa),
-  }
-  job.appliances = [
-    ...job.appliances,
-    {
-      ...blankAppliance({ id: 'range', name: 'Range', kind: 'cooktop' }),
-      input_W: read(19000),
-      minInletGauge_Pa: read(6 * inchWater_Pa),
-      maxTestGauge_Pa: read(5000),
-    },
-  ]
-  const pipe = (id: string, from: string, change: Partial<GasSegment>): GasSegment => ({
-    ...blankGasSegment({ id, name: id, from, material: practices[practice].gas.material }),
-    length_m: read(9),
-    end: { ...blankGasEnd, shutOff: 'yes', trap: 'yes', connector: 'flexible' },
-    ...change,
-  })
-  job.gas = {
-    ...job.gas,
-    segments: [
-      pipe('first', 'meter', {
-        length_m: read(18),
-        regulator: { outGauge_Pa: read(8 * inchWater_Pa), drop_Pa: read(500), vent: 'outside' },
-      }),
-      pipe('to-boiler', 'first', { applianceId: 'boiler' }),
-      pipe('to-range', 'first', { applianceId: 'range' }),
-    ],
-  }
-  return job
-}
 
 describe('two stages', () => {
   test('the drop of an appliance counts from its regulator, and the working pressure at the meter is the meter’s', () => {

@@ -1,9 +1,11 @@
 import type { JobDocument } from '../job/document'
 import type { Known } from '../job/known'
 import { blankGasEnd, blankGasSegment } from '../job/gasDocument'
+import type { GasSegment } from '../job/gasDocument'
 import { blankHeating } from '../job/pressureDocument'
 import { blankAppliance, blankDocument } from '../job/document'
 import { practices, type PracticeName } from '../practice/practices'
+import { inchWater_Pa, psi_Pa } from '../units/units'
 
 /** A value read from a plate. */
 export const read = (value: number): Known => ({ value, basis: 'read', from: 'Plate' })
@@ -77,6 +79,43 @@ export function house(practice: PracticeName = 'uk-ireland'): JobDocument {
       },
     ],
     bonded: 'yes',
+  }
+  return job
+}
+
+/** Two pounds from the meter, a line regulator, then a boiler and a range at 8 in wc. */
+export function twoPounds(practice: PracticeName = 'north-america'): JobDocument {
+  const job = house(practice)
+  job.survey = {
+    ...job.survey,
+    gasWorkingGauge_Pa: read(2 * psi_Pa),
+    gasStaticGauge_Pa: read(2.1 * psi_Pa),
+  }
+  job.appliances = [
+    ...job.appliances,
+    {
+      ...blankAppliance({ id: 'range', name: 'Range', kind: 'cooktop' }),
+      input_W: read(19000),
+      minInletGauge_Pa: read(6 * inchWater_Pa),
+      maxTestGauge_Pa: read(5000),
+    },
+  ]
+  const pipe = (id: string, from: string, change: Partial<GasSegment>): GasSegment => ({
+    ...blankGasSegment({ id, name: id, from, material: practices[practice].gas.material }),
+    length_m: read(9),
+    end: { ...blankGasEnd, shutOff: 'yes', trap: 'yes', connector: 'flexible' },
+    ...change,
+  })
+  job.gas = {
+    ...job.gas,
+    segments: [
+      pipe('first', 'meter', {
+        length_m: read(18),
+        regulator: { outGauge_Pa: read(8 * inchWater_Pa), drop_Pa: read(500), vent: 'outside' },
+      }),
+      pipe('to-boiler', 'first', { applianceId: 'boiler' }),
+      pipe('to-range', 'first', { applianceId: 'range' }),
+    ],
   }
   return job
 }
