@@ -73,7 +73,7 @@ const cases = [
   ],
   [
     'no import goes round in a ring',
-    'core/src/network/tree.ts',
+    'core/src/methods/network/tree.ts',
     "import { solveGasTree } from '../gas/network'\nexport const meterNode = 'meter'\nexport default solveGasTree\n",
     'import-x/no-cycle',
   ],

@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import { gasMethods } from '../gas/network'
-import { materialNames } from '../gas/pipes'
+import { gasMethods } from '../methods/gas/network'
+import { materialNames } from '../methods/materials/pipes'
 import { count, Evidence, id, known, name, rowsOf } from './known'
 
 const yesNo = z.enum(['yes', 'no']).nullable()

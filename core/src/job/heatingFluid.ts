@@ -1,4 +1,4 @@
-import type { HeatingFluid } from '../fluid/glycol'
+import type { HeatingFluid } from '../methods/fluid/glycol'
 import type { Heating } from './pressureDocument'
 
 /** What runs in a heating circuit, as its document says; glycol whose share nobody has measured counts as water. */

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { buildingAges } from '../heat/estimate'
+import { buildingAges } from '../methods/heat/estimate'
 import { count, id, known, name, rowsOf } from './known'
 import { blankSafety, HotWaterSafety } from './pressureDocument'
 

@@ -1,10 +1,10 @@
 import { z } from 'zod'
-import { emitterTypes } from '../circuit/emitters'
-import { fluidKinds } from '../fluid/glycol'
-import { materialNames } from '../gas/pipes'
-import { valveOutlets } from '../relief/catalogue'
-import { dischargeMaterials, dischargeSizes } from '../relief/dischargePipe'
-import { inletKinds } from '../safety/inletGroup'
+import { emitterTypes } from '../methods/circuit/emitters'
+import { fluidKinds } from '../methods/fluid/glycol'
+import { materialNames } from '../methods/materials/pipes'
+import { valveOutlets } from '../methods/relief/catalogue'
+import { dischargeMaterials, dischargeSizes } from '../methods/relief/dischargePipe'
+import { inletKinds } from '../methods/inlet-group/inletGroup'
 import { count, id, known, name, quantity, rowsOf } from './known'
 
 const yesNo = z.enum(['yes', 'no']).nullable()

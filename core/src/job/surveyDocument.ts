@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import { draughtConditions, lookQuestions } from '../survey/questions'
-import type { LookAnswer, LookKey } from '../survey/questions'
+import { draughtConditions, lookQuestions } from './questions'
+import type { LookAnswer, LookKey } from './questions'
 import { day, id, known, name, photos, siteBases, rowsOf } from './known'
 
 const seen = <T extends string>(answers: readonly [T, ...T[]]) =>

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { materialNames } from '../gas/pipes'
+import { materialNames } from '../methods/materials/pipes'
 import { count, id, known, name, rowsOf } from './known'
 
 /** What a water pipe ends at. Past the heater the water is hot. */

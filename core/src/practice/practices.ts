@@ -1,11 +1,11 @@
 import type { Source } from '../answer/sources'
 import { sources } from '../answer/sources'
-import type { LowGasMethod } from '../gas/network'
-import type { MaterialName } from '../gas/pipes'
-import type { InletKind } from '../safety/inletGroup'
+import type { LowGasMethod } from '../methods/gas/network'
+import type { MaterialName } from '../methods/materials/pipes'
+import type { InletKind } from '../methods/inlet-group/inletGroup'
 import type { UnitSet } from '../units/measure'
 import { foot_m, inch_m, inchWater_Pa, psi_Pa, toSi } from '../units/units'
-import { metricSizes_m3, usSizes_m3 } from '../vessel/catalogue'
+import { metricSizes_m3, usSizes_m3 } from '../methods/vessel/catalogue'
 
 export const practiceNames = ['uk-ireland', 'north-america', 'australia-new-zealand'] as const
 export type PracticeName = (typeof practiceNames)[number]

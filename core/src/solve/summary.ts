@@ -1,6 +1,6 @@
 import type { BoardRow, JobState } from '../contract/api'
 import { boardStages } from '../contract/api'
-import { ticketsToProve } from '../practice/ticketRules'
+import { ticketsToProve } from './ticketRules'
 import { ticketWords } from '../practice/tickets'
 import { judge, stageOfSheet } from './judge'
 import { solve } from './solve'

@@ -1,0 +1,78 @@
+import type { Draw, Outlet, OutletKind } from '../../job/hotWaterDocument'
+import { fixtureUnits, hunterFlow_m3_s, sumOfUnits } from './hunter'
+import { loadingUnits, peakFlow_m3_s } from './loadingUnits'
+
+/** How an outlet is called in the two tables. */
+const inTables: Readonly<
+  Record<OutletKind, { readonly hunter: string; readonly loading: string }>
+> = {
+  shower: { hunter: 'shower-private', loading: 'shower' },
+  bath: { hunter: 'bathtub-private', loading: 'bath-domestic' },
+  washbasin: { hunter: 'lavatory-private', loading: 'washbasin' },
+  'kitchen-sink': { hunter: 'kitchen-sink-private', loading: 'kitchen-sink-domestic' },
+  'garden-tap': { hunter: 'service-sink', loading: 'garden-tap' },
+}
+
+/** Mixed flow of an outlet that nobody has measured, m³/s. Assumed: ordinary fittings at ordinary pressure. */
+export const usualFlow_m3_s: Readonly<Record<OutletKind, number>> = {
+  shower: 9 / 60000,
+  bath: 16 / 60000,
+  washbasin: 5 / 60000,
+  'kitchen-sink': 7 / 60000,
+  'garden-tap': 12 / 60000,
+}
+
+export const outletFlow_m3_s = (outlet: Outlet): number =>
+  outlet.flow_m3_s?.value ?? usualFlow_m3_s[outlet.kind]
+
+/** Units of one outlet in a table, hot and cold together. Sources: sources.hunter, sources.en806Units. */
+export const unitsOfOutlet = (kind: OutletKind, table: 'hunter' | 'loading-units'): number =>
+  (table === 'hunter'
+    ? fixtureUnits[inTables[kind].hunter]
+    : loadingUnits[inTables[kind].loading]) ?? 0
+
+export type Simultaneous =
+  | { readonly by: 'hunter' | 'loading-units'; readonly units: number; readonly flow_m3_s: number }
+  | { readonly by: 'scenario'; readonly at_s: number; readonly flow_m3_s: number }
+  /** Outside the table, with how many units there are. */
+  | { readonly by: 'not-covered'; readonly units: number }
+
+/** Water drawn at once by the table of the practice, m³/s. Never more than all outlets together. Sources: sources.hunter, sources.en806Units with sources.din1988. */
+export function simultaneousByUnits(
+  outlets: readonly Outlet[],
+  table: 'hunter' | 'loading-units',
+): Simultaneous {
+  const all_m3_s = outlets.reduce((sum, outlet) => sum + outlet.count * outletFlow_m3_s(outlet), 0)
+  if (table === 'hunter') {
+    const units = sumOfUnits(
+      fixtureUnits,
+      outlets.map((outlet) => ({ kind: inTables[outlet.kind].hunter, count: outlet.count })),
+    )
+    const flow_m3_s = hunterFlow_m3_s(units)
+    return flow_m3_s === undefined
+      ? { by: 'not-covered', units }
+      : { by: 'hunter', units, flow_m3_s: Math.min(flow_m3_s, all_m3_s) }
+  }
+  const units = sumOfUnits(
+    loadingUnits,
+    outlets.map((outlet) => ({ kind: inTables[outlet.kind].loading, count: outlet.count })),
+  )
+  return { by: 'loading-units', units, flow_m3_s: Math.min(peakFlow_m3_s(units * 1e-4), all_m3_s) }
+}
+
+/** The greatest flow that a scenario draws at any moment, m³/s, and when. */
+export function simultaneousByScenario(
+  outlets: readonly Outlet[],
+  draws: readonly Draw[],
+): Simultaneous {
+  const flowOf = new Map(outlets.map((outlet) => [outlet.id, outletFlow_m3_s(outlet)]))
+  const moments = draws.map((draw) => draw.start_s)
+  const at = (moment: number) =>
+    draws
+      .filter((draw) => draw.start_s <= moment && moment < draw.start_s + draw.duration_s)
+      .reduce((sum, draw) => sum + draw.open * (flowOf.get(draw.outletId) ?? 0), 0)
+  const best = moments
+    .map((moment) => ({ at_s: moment, flow_m3_s: at(moment) }))
+    .sort((a, b) => b.flow_m3_s - a.flow_m3_s)[0]
+  return { by: 'scenario', at_s: best?.at_s ?? 0, flow_m3_s: best?.flow_m3_s ?? 0 }
+}

@@ -1,0 +1,258 @@
+import type { Finding } from '../../answer/finding'
+import { sources } from '../../answer/sources'
+import { pumpHead_Pa } from '../../methods/circuit/pumps'
+import { smallestWithin } from '../../methods/circuit/heatingCircuit'
+import { fluidAt, glycolLimits } from '../../methods/fluid/glycol'
+import { materials } from '../../methods/materials/pipes'
+import type { JobDocument } from '../../job/document'
+import type { Heating } from '../../job/pressureDocument'
+import type { Practice } from '../../practice/practices'
+import type { CircuitAnswer } from './sheet'
+
+/** A pump that drives this much more than the design through the circuit is turned down. Common practice, no source. */
+const overdriven = 1.3
+/** A balancing valve that has to take more than this sings. Common practice, no source. */
+const singing_Pa = 20000
+
+/** What is wrong with, or worth saying of, a heating circuit. */
+export function circuitFindings(
+  document: JobDocument,
+  heating: Heating,
+  practice: Practice,
+  answer: CircuitAnswer | undefined,
+): readonly Finding[] {
+  return [
+    ...fluidFindings(document, heating, answer),
+    ...(answer
+      ? [
+          ...pipeFindings(heating, practice, answer),
+          ...flowFindings(heating, answer),
+          ...partFindings(heating, answer),
+        ]
+      : []),
+  ]
+}
+
+function fluidFindings(
+  { survey }: JobDocument,
+  heating: Heating,
+  answer: CircuitAnswer | undefined,
+): Finding[] {
+  const { kind, massFraction, coldestTemp_K } = heating.fluid
+  const freezes = survey.looked.freezing?.answer === 'yes'
+  const place = 'heating.fluid'
+  if (kind === 'water')
+    return freezes
+      ? [{ id: 'circuit-can-freeze', severity: 'note', place, source: sources.trade }]
+      : []
+  const share = massFraction?.value ?? 0
+  const frozen_K = answer?.freezingTemp_K
+  return [
+    ...(share > glycolLimits.properties + 1e-9
+      ? [
+          {
+            id: 'glycol-not-covered',
+            severity: 'stop',
+            place,
+            source: sources.glycolProperties,
+            figures: { shareRatio: share, mostRatio: glycolLimits.properties },
+          } satisfies Finding,
+        ]
+      : []),
+    ...(frozen_K !== undefined && coldestTemp_K && frozen_K > coldestTemp_K.value
+      ? [
+          {
+            id: 'glycol-freezes',
+            severity: 'fix',
+            place,
+            source: sources.glycolFreezing,
+            figures: {
+              frozenTemp_K: frozen_K,
+              coldestTemp_K: coldestTemp_K.value,
+              shareRatio: share,
+            },
+          } satisfies Finding,
+        ]
+      : []),
+    ...(frozen_K !== undefined && share > 0
+      ? [
+          {
+            id: 'glycol-figures',
+            severity: 'note',
+            place,
+            source: sources.glycolProperties,
+            figures: { frozenTemp_K: frozen_K, shareRatio: share },
+          } satisfies Finding,
+        ]
+      : []),
+  ]
+}
+
+function pipeFindings(
+  heating: Heating,
+  practice: Practice,
+  { pipes, fluid, meanTemp_K }: CircuitAnswer,
+): Finding[] {
+  const { velocityMost_m_s, gradientMost_Pa_m } = practice.circuit
+  return pipes.flatMap(({ pipe, size, flow_m3_s, velocity_m_s, gradient_Pa_m }): Finding[] => {
+    if (
+      velocity_m_s <= velocityMost_m_s * (1 + 1e-6) &&
+      gradient_Pa_m <= gradientMost_Pa_m * (1 + 1e-6)
+    )
+      return []
+    const i = heating.pipes.indexOf(pipe)
+    const material = materials[pipe.material]
+    const better = smallestWithin(
+      material.sizes,
+      flow_m3_s,
+      material.roughness_m,
+      fluidAt(fluid, meanTemp_K),
+      { velocity_m_s: velocityMost_m_s, gradient_Pa_m: gradientMost_Pa_m },
+    ).size
+    const fast = velocity_m_s > velocityMost_m_s * (1 + 1e-6)
+    return [
+      {
+        id: fast ? 'pipe-too-fast' : 'pipe-too-steep',
+        severity: 'fix',
+        place: `heating.pipes.${i}`,
+        source: sources.quietPipe,
+        names: [pipe.name, size.name],
+        figures: {
+          speed_m_s: velocity_m_s,
+          most_m_s: velocityMost_m_s,
+          metre_Pa: gradient_Pa_m,
+          mostMetre_Pa: gradientMost_Pa_m,
+        },
+        ...(better.name === size.name
+          ? {}
+          : {
+              remedy: {
+                label: `use ${better.name}`,
+                edits: [{ path: ['heating', 'pipes', i, 'size'], value: better.name }],
+              },
+            }),
+      },
+    ]
+  })
+}
+
+function flowFindings(
+  heating: Heating,
+  { pump, pumpChosen, running, flow_m3_s, index, zones }: CircuitAnswer,
+): Finding[] {
+  const least = heating.boilerLeastFlow_m3_s?.value
+  const smallest = zones
+    .filter(({ zone }) => !zone.alone)
+    .sort((a, b) => a.flow_m3_s - b.flow_m3_s)[0]
+  const apart = heating.parts.some(
+    (part) => part.kind === 'low-loss-header' || part.kind === 'buffer',
+  )
+  return [
+    ...(!pump
+      ? [
+          {
+            id: 'pump-none-does',
+            severity: 'fix',
+            place: 'heating.pumpId',
+            source: sources.pumpLaw,
+            figures: { duty_Pa: index.loss_Pa, flow_m3_s },
+          } satisfies Finding,
+        ]
+      : []),
+    ...(pump && pumpHead_Pa(pump, flow_m3_s) < index.loss_Pa * (1 - 1e-6)
+      ? [
+          {
+            id: 'pump-too-small',
+            severity: 'fix',
+            place: 'heating.pumpId',
+            source: pumpChosen ? sources.pumpLaw : sources.maker,
+            names: [pump.label, index.zone.name],
+            figures: { duty_Pa: index.loss_Pa, gives_Pa: pumpHead_Pa(pump, flow_m3_s), flow_m3_s },
+            remedy: {
+              label: 'let Hestian choose one',
+              edits: [
+                { path: ['heating', 'pumpId'], value: null },
+                { path: ['heating', 'pumpHead_Pa'], value: null },
+              ],
+            },
+          } satisfies Finding,
+        ]
+      : []),
+    ...(running && running.flow_m3_s > flow_m3_s * overdriven
+      ? [
+          {
+            id: 'pump-turned-down',
+            severity: 'note',
+            place: 'heating.pumpId',
+            source: sources.trade,
+            figures: { flow_m3_s, drives_m3_s: running.flow_m3_s, duty_Pa: index.loss_Pa },
+          } satisfies Finding,
+        ]
+      : []),
+    ...(least !== undefined && smallest && smallest.flow_m3_s < least && !apart
+      ? [
+          {
+            id: 'boiler-least-flow',
+            severity: 'fix',
+            place: 'heating.boilerLeastFlow_m3_s',
+            source: sources.maker,
+            names: [smallest.zone.name],
+            figures: { least_m3_s: least, flow_m3_s: smallest.flow_m3_s },
+          } satisfies Finding,
+        ]
+      : []),
+    ...zones
+      .filter((one) => !one.zone.alone && one.surplus_Pa > singing_Pa)
+      .map(
+        (one) =>
+          ({
+            id: 'zone-sings',
+            severity: 'note',
+            place: `heating.zones.${heating.zones.indexOf(one.zone)}`,
+            source: sources.trade,
+            names: [one.zone.name],
+            figures: { surplus_Pa: one.surplus_Pa },
+          }) satisfies Finding,
+      ),
+  ]
+}
+
+function partFindings(heating: Heating, { parts, content }: CircuitAnswer): Finding[] {
+  const guessed = parts.filter((one) => one.assumed)
+  const [least, most] = content.between_m3
+  return [
+    ...(guessed.length > 0
+      ? [
+          {
+            id: 'part-loss-assumed',
+            severity: 'note',
+            place: 'heating.parts',
+            source: sources.maker,
+            names: [guessed.map((one) => one.part.name).join(', ')],
+            figures: { each_Pa: guessed[0]?.loss_Pa ?? 0 },
+          } satisfies Finding,
+        ]
+      : []),
+    ...(!heating.parts.some((part) => part.kind === 'filter' || part.kind === 'separator')
+      ? [
+          {
+            id: 'nothing-catches-dirt',
+            severity: 'note',
+            place: 'heating.parts',
+            source: sources.trade,
+          } satisfies Finding,
+        ]
+      : []),
+    ...(most - least > 0.1 * content.total_m3
+      ? [
+          {
+            id: 'content-wide',
+            severity: 'note',
+            place: 'heating.emitters',
+            source: sources.emitterContent,
+            figures: { total_m3: content.total_m3, least_m3: least, most_m3: most },
+          } satisfies Finding,
+        ]
+      : []),
+  ]
+}

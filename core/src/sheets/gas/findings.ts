@@ -1,0 +1,463 @@
+import type { Finding } from '../../answer/finding'
+import { sources } from '../../answer/sources'
+import { atMost } from '../../answer/expect'
+import { altitudeFactor } from '../../methods/atmosphere/atmosphere'
+import { inSquares } from '../../methods/gas/network'
+import { nextSize } from '../../methods/materials/pipes'
+import type { Appliance, JobDocument } from '../../job/document'
+import type { Practice } from '../../practice/practices'
+import type { GasAnswer, GasPipeAnswer } from './sheet'
+
+/** What is wrong with, or worth saying of, a gas supply. */
+export function gasFindings(
+  document: JobDocument,
+  practice: Practice,
+  answer: GasAnswer,
+  burners: readonly Appliance[],
+): readonly Finding[] {
+  const fed = answer.pipes.filter((pipe) => pipe.appliance)
+  const reached = new Set(fed.map((pipe) => pipe.appliance?.id))
+  return [
+    ...fed.flatMap((pipe) => overAllowance(document, practice, answer, pipe)),
+    ...answer.pipes.flatMap((pipe) => regulatorFindings(practice, pipe)),
+    ...tableFindings(answer, document),
+    ...orderFindings(answer),
+    ...answer.pipes
+      .filter((pipe) => !atMost(pipe.velocity_m_s, practice.gas.velocityMost_m_s * 1.001))
+      .map((pipe): Finding => ({
+        id: 'gas-too-fast',
+        severity: 'fix',
+        place: pipe.place,
+        names: [pipe.segment.name, pipe.pipe.size.name],
+        figures: { speed_m_s: pipe.velocity_m_s, most_m_s: practice.gas.velocityMost_m_s },
+        source: practice.gas.velocitySource,
+        ...(pipe.chosen
+          ? {}
+          : {
+              remedy: {
+                label: 'let Hestian choose its size',
+                edits: [
+                  {
+                    path: ['gas', 'segments', document.gas.segments.indexOf(pipe.segment), 'size'],
+                    value: null,
+                  },
+                ],
+              },
+            }),
+      })),
+    ...burners
+      .filter((burner) => !reached.has(burner.id))
+      .map((burner): Finding => ({
+        id: 'gas-appliance-unfed',
+        severity: 'stop',
+        place: 'gas.segments',
+        names: [burner.name],
+        source: sources.continuity,
+      })),
+    ...meterFindings(document, practice, answer),
+    ...lengthFindings(answer),
+    ...burners
+      .filter((burner) => !burner.minInletGauge_Pa)
+      .map((burner): Finding => ({
+        id: 'gas-minimum-unknown',
+        severity: 'fix',
+        place: `appliances.${document.appliances.indexOf(burner)}.minInletGauge_Pa`,
+        names: [burner.name],
+        source: sources.maker,
+      })),
+    ...altitudeFindings(document, practice),
+    ...endFindings(document, practice, fed),
+    ...(document.gas.bonded === 'no'
+      ? [
+          {
+            id: 'gas-not-bonded',
+            severity: 'fix',
+            place: 'gas.segments',
+            source: practice.gas.bondSource,
+          } satisfies Finding,
+        ]
+      : []),
+    ...(document.gas.diversity
+      ? [
+          {
+            id: 'gas-diversified',
+            severity: 'note',
+            place: 'gas.segments',
+            names: [document.gas.diversity.rule],
+            figures: { shareRatio: answer.supply.shareRatio },
+            source: sources.trade,
+          } satisfies Finding,
+        ]
+      : []),
+  ]
+}
+
+/** A drop over the allowance stops, unless the maker's own table for that appliance is on file: then it is to be measured at full fire. */
+function overAllowance(
+  document: JobDocument,
+  practice: Practice,
+  answer: GasAnswer,
+  pipe: GasPipeAnswer,
+): Finding[] {
+  const name = pipe.appliance?.name ?? pipe.segment.name
+  const least = pipe.appliance?.minInletGauge_Pa?.value
+  const inlet_Pa = pipe.inletGauge_Pa ?? pipe.farGauge_Pa
+  const allowance_Pa =
+    pipe.root === answer.index.root ? answer.allowance_Pa : (pipe.allowed_Pa ?? answer.allowance_Pa)
+  const over = !atMost(pipe.dropTo_Pa, allowance_Pa)
+  const starved = least !== undefined && !atMost(least, inlet_Pa)
+  const chosenByHand = answer.pipes.filter((other) => !other.chosen)
+  const offered =
+    (over || starved) && chosenByHand.length > 0
+      ? {
+          remedy: {
+            label: 'let Hestian choose the sizes on the way',
+            edits: chosenByHand.map((other) => ({
+              path: ['gas', 'segments', document.gas.segments.indexOf(other.segment), 'size'],
+              value: null,
+            })),
+          },
+        }
+      : {}
+  const figures = { drop_Pa: pipe.dropTo_Pa, allowance_Pa }
+  const bySheet = pipe.segment.end.makerTable !== null && !starved
+  return [
+    ...(over && bySheet
+      ? [
+          {
+            id: 'gas-maker-table',
+            severity: 'fix',
+            place: pipe.place,
+            names: [name],
+            figures,
+            source: sources.maker,
+          } satisfies Finding,
+        ]
+      : []),
+    ...(over && !bySheet
+      ? [
+          {
+            id: 'gas-drop-over-allowance',
+            severity: 'stop',
+            place: pipe.place,
+            names: [name],
+            figures,
+            source: practice.gas.allowanceSource,
+            ...offered,
+          } satisfies Finding,
+        ]
+      : []),
+    ...(starved && least !== undefined
+      ? [
+          {
+            id: 'gas-below-minimum',
+            severity: 'stop',
+            place: pipe.place,
+            names: [name],
+            figures: { farGauge_Pa: inlet_Pa, leastGauge_Pa: least },
+            source: sources.maker,
+            ...offered,
+          } satisfies Finding,
+        ]
+      : []),
+  ]
+}
+
+function regulatorFindings(practice: Practice, pipe: GasPipeAnswer): Finding[] {
+  const { regulator } = pipe.pipe
+  const written = pipe.segment.regulator
+  if (!regulator || !written) return []
+  const needs_Pa = regulator.outGauge_Pa + regulator.drop_Pa
+  const figures = {
+    beforeGauge_Pa: pipe.farGauge_Pa,
+    needsGauge_Pa: needs_Pa,
+    outGauge_Pa: regulator.outGauge_Pa,
+    locksGauge_Pa: regulator.outGauge_Pa * (1 + usualLockUpRatio),
+  }
+  return [
+    ...(!atMost(needs_Pa, pipe.farGauge_Pa)
+      ? [
+          {
+            id: 'gas-regulator-starved',
+            severity: 'stop',
+            place: pipe.place,
+            names: [pipe.segment.name],
+            figures,
+            source: sources.lineRegulator,
+          } satisfies Finding,
+        ]
+      : []),
+    ...(written.vent === null || written.vent === 'inside'
+      ? [
+          {
+            id: 'gas-regulator-vent',
+            severity: written.vent === 'inside' ? 'stop' : 'fix',
+            place: pipe.place,
+            names: [pipe.segment.name],
+            source: sources.lineRegulator,
+          } satisfies Finding,
+        ]
+      : []),
+    {
+      id: 'gas-regulator-locks',
+      severity: 'note',
+      place: pipe.place,
+      names: [pipe.segment.name],
+      figures,
+      source: sources.lineRegulator,
+    },
+    ...(practice.gas.method !== 'nfpa54-low'
+      ? [
+          {
+            id: 'gas-stages-unusual',
+            severity: 'note',
+            place: pipe.place,
+            names: [pipe.segment.name],
+            source: sources.trade,
+          } satisfies Finding,
+        ]
+      : []),
+  ]
+}
+
+/** What stands between the pipe and each appliance. */
+function endFindings(
+  document: JobDocument,
+  practice: Practice,
+  fed: readonly GasPipeAnswer[],
+): Finding[] {
+  const shakes = document.survey.looked.shakes?.answer === 'yes'
+  return fed.flatMap(({ segment, place, appliance }): Finding[] => {
+    const names = [appliance?.name ?? segment.name]
+    const { shutOff, trap, connector } = segment.end
+    return [
+      ...(shutOff === 'no'
+        ? [
+            {
+              id: 'gas-no-shut-off',
+              severity: 'stop',
+              place,
+              names,
+              source: sources.trade,
+            } satisfies Finding,
+          ]
+        : shutOff === null
+          ? [
+              {
+                id: 'gas-end-open',
+                severity: 'note',
+                place,
+                names,
+                source: sources.trade,
+              } satisfies Finding,
+            ]
+          : []),
+      ...(practice.gas.trapWanted && trap === 'no'
+        ? [
+            {
+              id: 'gas-no-trap',
+              severity: 'fix',
+              place,
+              names,
+              source: practice.gas.trapSource,
+            } satisfies Finding,
+          ]
+        : []),
+      ...(shakes && connector === 'rigid'
+        ? [
+            {
+              id: 'gas-rigid-where-it-shakes',
+              severity: 'fix',
+              place,
+              names,
+              source: sources.trade,
+            } satisfies Finding,
+          ]
+        : []),
+    ]
+  })
+}
+
+/** How far a regulator rises over its setting when nothing burns. Common practice, no source: about a fifth to a quarter. */
+const usualLockUpRatio = 0.25
+
+/** The stricter of two verdicts wins: a pipe that calculates well but that the table refuses is still to be changed. */
+function tableFindings(answer: GasAnswer, document: JobDocument): Finding[] {
+  if (answer.tableLength_m === undefined) return []
+  const refused = answer.pipes.filter(
+    (pipe) => pipe.table_m3_s !== undefined && pipe.table_m3_s < pipe.flow_m3_s,
+  )
+  const uncovered = answer.pipes.filter((pipe) => pipe.table_m3_s === undefined)
+  return [
+    ...refused.map((pipe): Finding => {
+      const bigger = nextSize(pipe.pipe.material, pipe.pipe.size.bore_m * 1.01)
+      return {
+        id: 'gas-table-stricter',
+        severity: 'stop',
+        place: pipe.place,
+        names: [pipe.segment.name, pipe.pipe.size.name],
+        figures: { flow_m3_s: pipe.flow_m3_s, table_m3_s: pipe.table_m3_s ?? 0 },
+        source: sources.bs6891,
+        ...(bigger
+          ? {
+              remedy: {
+                label: `use ${bigger.name}`,
+                edits: [
+                  {
+                    path: ['gas', 'segments', document.gas.segments.indexOf(pipe.segment), 'size'],
+                    value: bigger.name,
+                  },
+                ],
+              },
+            }
+          : {}),
+      }
+    }),
+    ...(uncovered.length > 0
+      ? [
+          {
+            id: 'gas-table-not-covered',
+            severity: 'note',
+            place: 'gas.segments',
+            names: uncovered.map((pipe) => pipe.segment.name),
+            source: sources.bs6891,
+          } satisfies Finding,
+        ]
+      : []),
+  ]
+}
+
+function orderFindings(answer: GasAnswer): Finding[] {
+  const byId = new Map(answer.pipes.map((pipe) => [pipe.id, pipe]))
+  const feeds = new Set(answer.pipes.map((pipe) => pipe.segment.from))
+  return answer.pipes.flatMap((pipe): Finding[] => {
+    const feeder = byId.get(pipe.segment.from)
+    const wider =
+      feeder && !feeder.pipe.regulator && pipe.pipe.size.bore_m > feeder.pipe.size.bore_m * 1.02
+    const branches = pipe.appliance !== undefined && feeds.has(pipe.id)
+    return [
+      ...(wider
+        ? [
+            {
+              id: 'gas-branch-over-feeder',
+              severity: 'note',
+              place: pipe.place,
+              names: [pipe.segment.name, feeder.segment.name],
+              source: sources.trade,
+            } satisfies Finding,
+          ]
+        : []),
+      ...(branches
+        ? [
+            {
+              id: 'gas-load-on-branch',
+              severity: 'note',
+              place: pipe.place,
+              names: [pipe.appliance?.name ?? '', pipe.segment.name],
+              source: sources.trade,
+            } satisfies Finding,
+          ]
+        : []),
+    ]
+  })
+}
+
+function meterFindings(document: JobDocument, practice: Practice, answer: GasAnswer): Finding[] {
+  const { gasWorkingGauge_Pa: working, gasStaticGauge_Pa: lockUp, gasLoad } = document.survey
+  const place = 'survey.gasWorkingGauge_Pa'
+  const fall_Pa = working && lockUp ? lockUp.value - working.value : 0
+  return [
+    ...(answer.meterAssumed
+      ? [
+          {
+            id: 'gas-working-assumed',
+            severity: 'fix',
+            place,
+            figures: { meterGauge_Pa: answer.supply.meterGauge_Pa },
+            source: practice.gas.assumedWorkingSource,
+          } satisfies Finding,
+        ]
+      : []),
+    ...(!answer.meterAssumed && gasLoad !== 'full'
+      ? [
+          {
+            id: 'gas-working-part-load',
+            severity: 'fix',
+            place,
+            source: sources.trade,
+          } satisfies Finding,
+        ]
+      : []),
+    ...(fall_Pa < 0
+      ? [
+          {
+            id: 'inputs-conflict',
+            severity: 'fix',
+            place,
+            figures: { workingGauge_Pa: working?.value ?? 0, staticGauge_Pa: lockUp?.value ?? 0 },
+            source: sources.trade,
+          } satisfies Finding,
+        ]
+      : []),
+    ...(practice.gas.allowanceSource.basis === 'assumed'
+      ? [
+          {
+            id: 'gas-setting-unsourced',
+            severity: 'note',
+            place: 'gas.segments',
+            figures: { allowance_Pa: practice.gas.allowance_Pa },
+            source: practice.gas.allowanceSource,
+          } satisfies Finding,
+        ]
+      : []),
+  ]
+}
+
+function lengthFindings(answer: GasAnswer): Finding[] {
+  const onIndex = new Set(answer.indexRun)
+  const onRun = answer.pipes.filter(
+    (pipe) => onIndex.has(pipe.id) && pipe.segment.length_m?.basis === 'assumed',
+  )
+  const spare_Pa = answer.indexAllowed_Pa - answer.index.dropTo_Pa
+  return onRun.map((pipe): Finding => {
+    const perMetre = pipe.effective_m > 0 ? pipe.drop_Pa / pipe.effective_m : 0
+    const spare_m = perMetre > 0 ? Math.max(0, spare_Pa / perMetre) : 0
+    return {
+      id: 'gas-length-assumed',
+      severity: spare_m < 0.5 * (pipe.segment.length_m?.value ?? 0) ? 'fix' : 'note',
+      place: pipe.place,
+      names: [pipe.segment.name],
+      figures: { length_m: pipe.segment.length_m?.value ?? 0, spare_m },
+      source: gasEquationSource(answer),
+    }
+  })
+}
+
+/** The equation of the index appliance's stage. */
+const gasEquationSource = (answer: GasAnswer) =>
+  inSquares(answer.conditions.method)
+    ? answer.conditions.method === 'nfpa54-high'
+      ? sources.nfpa54High
+      : sources.isothermalPipe
+    : answer.conditions.method === 'darcy'
+      ? sources.colebrook
+      : answer.conditions.method === 'renouard'
+        ? sources.renouard
+        : sources.nfpa54Low
+
+function altitudeFindings(document: JobDocument, practice: Practice): Finding[] {
+  const elevation = document.survey.elevation_m
+  if (!elevation || !practice.gas.altitudeDerates) return []
+  const factor = altitudeFactor(elevation.value)
+  return factor < 1
+    ? [
+        {
+          id: document.gas.derated ? 'gas-derated' : 'gas-altitude',
+          severity: 'note',
+          place: 'survey.elevation_m',
+          figures: { elevation_m: elevation.value, inputRatio: factor },
+          source: sources.nfpa54Altitude,
+        },
+      ]
+    : []
+}

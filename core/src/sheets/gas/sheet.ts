@@ -1,0 +1,504 @@
+import { sources } from '../../answer/sources'
+import type { Working } from '../../answer/working'
+import type { PipeToSize } from '../../methods/gas/chooseSizes'
+import { treeCost } from '../../methods/gas/chooseSizes'
+import type { FuelGas } from '../../methods/gas/fuel'
+import { fuelGases, grossInput_W } from '../../methods/gas/fuel'
+import type { GasConditions, SizedPipe } from '../../methods/gas/network'
+import {
+  branchFlows,
+  carriedFlow_m3_s,
+  inSquares,
+  tableLeastBores_m,
+  tableLength_m,
+  tableVerdict,
+} from '../../methods/gas/network'
+import type { MaterialName, PipeSize } from '../../methods/materials/pipes'
+import { materials, pipeVolume_m3, sizeNamed } from '../../methods/materials/pipes'
+import { priceList } from '../../methods/materials/prices'
+import type { Regulated, Regulator, StagedState, StagedSupply } from '../../methods/gas/stages'
+import { chooseStages, isElevated, solveStages, stagesOf } from '../../methods/gas/stages'
+import { inOrder, meterNode, pathTo } from '../../methods/network/tree'
+import type { Appliance, JobDocument } from '../../job/document'
+import { burnsGas } from '../../job/fields'
+import type { GasSegment } from '../../job/gasDocument'
+import { fingerprint } from '../../job/merge'
+import { altitudeFactor } from '../../methods/atmosphere/atmosphere'
+import { fitted } from '../../job/asked'
+import type { Practice } from '../../practice/practices'
+import { psi_Pa } from '../../units/units'
+import { gasFindings } from './findings'
+import type { Missing, Sheet } from '../sheet'
+import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
+
+export interface GasPipeAnswer extends StagedState {
+  readonly segment: GasSegment
+  /** Its place in the document. */
+  readonly place: string
+  readonly pipe: SizedPipe & Regulated
+  readonly chosen: boolean
+  readonly appliance?: Appliance
+  /** Greatest drop from where its stage begins, where it ends at an appliance or a regulator. */
+  readonly allowed_Pa?: number
+  /** At the appliance itself, after its connector. */
+  readonly inletGauge_Pa?: number
+  /** What a table lets it pass, where the practice asks for a second verdict and the table covers it. */
+  readonly table_m3_s?: number
+}
+
+export interface GasAnswer {
+  readonly gas: FuelGas
+  readonly supply: StagedSupply
+  /** Of the stage that the index appliance is on. */
+  readonly conditions: GasConditions
+  readonly meterAssumed: boolean
+  readonly pipes: readonly GasPipeAnswer[]
+  readonly total_m3_s: number
+  readonly total_W: number
+  readonly allowance_Pa: number
+  /** The appliance with least pressure to spare, and the way to it through its stage. */
+  readonly index: GasPipeAnswer
+  readonly indexRun: readonly string[]
+  readonly indexAllowed_Pa: number
+  readonly volume_m3: number
+  /** What the pipe costs by the price list. */
+  readonly cost: number
+  /** Length at which the second verdict reads its table, where there is one. */
+  readonly tableLength_m?: number
+}
+
+/** Greatest drop of a stage before a line regulator. Source: sources.elevatedDrop. */
+export const elevatedDrop_Pa = psi_Pa
+/** What a line regulator loses itself where nobody has read it. Assumed. */
+export const usualRegulatorDrop_Pa = 500
+
+/** Gross input of an appliance at its plate, W; 0 when it burns no gas or the plate is not read. */
+export const applianceInput_W = (appliance: Appliance | undefined, gas: FuelGas): number =>
+  appliance?.input_W && burnsGas(appliance.kind)
+    ? grossInput_W(appliance.input_W.value, appliance.inputSaid, gas)
+    : 0
+
+/** Allowance of a stage by the pressure it begins with. */
+const stageAllowance_Pa = (practice: Practice, inletGauge_Pa: number): number =>
+  isElevated(inletGauge_Pa) ? elevatedDrop_Pa : practice.gas.allowance_Pa
+
+/** Greatest drop to the far end of a pipe: the stage's allowance, or less where an appliance's least inlet pressure or a regulator asks for it. */
+function dropAllowed_Pa(
+  segment: GasSegment,
+  appliance: Appliance | undefined,
+  practice: Practice,
+  inletGauge_Pa: number,
+): number | undefined {
+  const allowance_Pa = stageAllowance_Pa(practice, inletGauge_Pa)
+  const regulator = regulatorOf(segment)
+  if (regulator)
+    return Math.min(allowance_Pa, inletGauge_Pa - regulator.outGauge_Pa - regulator.drop_Pa)
+  if (!appliance) return segment.reserve_W ? allowance_Pa : undefined
+  return Math.min(
+    allowance_Pa,
+    appliance.minInletGauge_Pa
+      ? inletGauge_Pa - appliance.minInletGauge_Pa.value - connectorDrop_Pa(segment)
+      : Infinity,
+  )
+}
+
+const connectorDrop_Pa = ({ end }: GasSegment): number => end.connectorDrop_Pa?.value ?? 0
+const regulatorOf = ({ regulator }: GasSegment): Regulator | undefined =>
+  regulator?.outGauge_Pa
+    ? {
+        outGauge_Pa: regulator.outGauge_Pa.value,
+        drop_Pa: regulator.drop_Pa?.value ?? usualRegulatorDrop_Pa,
+      }
+    : undefined
+
+/** Designs the gas supply: sizes where asked, flow, drop and pressure at every node with everything burning. */
+export function gasSheet(document: JobDocument, practice: Practice): Sheet<GasAnswer> {
+  const { survey } = document
+  const burners = fitted(document.appliances).filter((appliance) => burnsGas(appliance.kind))
+  if (burners.length === 0 && document.gas.segments.length === 0 && document.appliances.length > 0)
+    return { applies: false, because: 'Nothing on this job burns gas.' }
+  const gas = fuelGases[practice.name][survey.fuel]
+  const missing = missingForGas(document, burners)
+  const restsOn = fingerprint({
+    gas: document.gas,
+    prices: document.prices,
+    burners: burners.map(({ papers: _papers, photos: _photos, ...plate }) => plate),
+    survey: [
+      survey.gasWorkingGauge_Pa,
+      survey.gasLoad,
+      survey.fuel,
+      survey.elevation_m,
+      survey.looked.shakes,
+    ],
+    practice: practice.name,
+  })
+  const none = (): Sheet<GasAnswer> => ({
+    applies: true,
+    answer: undefined,
+    missing,
+    findings: [],
+    workings: () => [],
+    restsOn,
+  })
+  if (missing.length > 0) return none()
+  const answer = solveGas(document, practice, gas)
+  if (!answer) return none()
+  return {
+    applies: true,
+    answer,
+    missing,
+    findings: gasFindings(document, practice, answer, burners),
+    workings: () => gasWorkings(answer),
+    restsOn,
+  }
+}
+
+function solveGas(document: JobDocument, practice: Practice, gas: FuelGas): GasAnswer | undefined {
+  const { survey, prices } = document
+  const stated = survey.gasWorkingGauge_Pa
+  const supply: StagedSupply = {
+    method: document.gas.method ?? practice.gas.method,
+    gas,
+    meterGauge_Pa: stated?.value ?? practice.gas.assumedWorking_Pa[survey.fuel],
+    atmosphere_Pa: siteAtmosphere_Pa(document),
+    shareRatio: document.gas.diversity?.ratio?.value ?? 1,
+  }
+  const derate =
+    document.gas.derated && survey.elevation_m ? altitudeFactor(survey.elevation_m.value) : 1
+  const appliances = new Map(
+    fitted(document.appliances).map((appliance) => [appliance.id, appliance]),
+  )
+  const applianceOf = (segment: GasSegment) =>
+    segment.applianceId === null ? undefined : appliances.get(segment.applianceId)
+  const { ordered } = inOrder(document.gas.segments)
+  const place = new Map(
+    document.gas.segments.map((segment, i) => [segment.id, `gas.segments.${i}`]),
+  )
+  const plain = ordered.map((segment): PipeToSize & Regulated => {
+    const fixed = segment.size === null ? undefined : sizeNamed(segment.material, segment.size)
+    const regulator = regulatorOf(segment)
+    return {
+      id: segment.id,
+      from: segment.from,
+      length_m: segment.length_m?.value ?? 0,
+      elbows: segment.elbows,
+      branchTees: segment.branchTees,
+      material: segment.material,
+      load_W:
+        applianceInput_W(applianceOf(segment), gas) * derate + (segment.reserve_W?.value ?? 0),
+      ...(fixed ? { fixed } : {}),
+      ...(regulator ? { regulator } : {}),
+    }
+  })
+  const inlet = new Map(
+    stagesOf(plain, supply).flatMap(({ pipes, conditions }) =>
+      pipes.map((pipe): [string, number] => [pipe.id, conditions.meterGauge_Pa]),
+    ),
+  )
+  const allowed = new Map(
+    ordered.map((segment) => [
+      segment.id,
+      dropAllowed_Pa(
+        segment,
+        applianceOf(segment),
+        practice,
+        inlet.get(segment.id) ?? supply.meterGauge_Pa,
+      ),
+    ]),
+  )
+  const byTable =
+    practice.gas.tableCheck && survey.fuel === 'natural-gas' && !isElevated(supply.meterGauge_Pa)
+  const least = byTable ? tableLeastBores_m(plain, gas) : new Map<string, number>()
+  const flows = branchFlows(plain, gas, supply.shareRatio)
+  /** Slow enough even at the least pressure its stage may come to: there the gas is widest. */
+  const calm_m = (pipe: PipeToSize) => {
+    const begins_Pa = inlet.get(pipe.id) ?? supply.meterGauge_Pa
+    return Math.sqrt(
+      carriedFlow_m3_s(flows.get(pipe.id) ?? 0, {
+        atmosphere_Pa: supply.atmosphere_Pa,
+        meterGauge_Pa: begins_Pa - stageAllowance_Pa(practice, begins_Pa),
+      }) /
+        ((Math.PI / 4) * practice.gas.velocityMost_m_s),
+    )
+  }
+  const toSize = plain.map((pipe) => {
+    const most = allowed.get(pipe.id)
+    return {
+      ...pipe,
+      leastBore_m: Math.max(least.get(pipe.id) ?? 0, calm_m(pipe)),
+      ...(most === undefined ? {} : { dropAllowed_Pa: most }),
+    }
+  })
+  const price = priceList(prices)
+  const sizes = chooseStages(toSize, supply, price) ?? largestWhereFree(toSize)
+  const sized = plain.flatMap((pipe): (SizedPipe & Regulated)[] => {
+    const size = pipe.fixed ?? sizes.get(pipe.id)
+    return size ? [{ ...pipe, size }] : []
+  })
+  const states = new Map(solveStages(sized, supply).map((state) => [state.id, state]))
+  const table = new Map(
+    byTable ? tableVerdict(sized, gas).map((row) => [row.id, row.table_m3_s]) : [],
+  )
+  const byId = new Map(sized.map((pipe) => [pipe.id, pipe]))
+  const pipes = ordered.flatMap((segment): GasPipeAnswer[] => {
+    const [state, pipe, appliance, table_m3_s, allowed_Pa] = [
+      states.get(segment.id),
+      byId.get(segment.id),
+      applianceOf(segment),
+      table.get(segment.id),
+      allowed.get(segment.id),
+    ]
+    if (!state || !pipe) return []
+    return [
+      {
+        ...state,
+        segment,
+        place: place.get(segment.id) ?? 'gas.segments',
+        pipe,
+        chosen: segment.size === null,
+        ...(allowed_Pa === undefined ? {} : { allowed_Pa }),
+        ...(appliance
+          ? { appliance, inletGauge_Pa: state.farGauge_Pa - connectorDrop_Pa(segment) }
+          : {}),
+        ...(table_m3_s === undefined ? {} : { table_m3_s }),
+      },
+    ]
+  })
+  const fed = pipes.filter((pipe) => pipe.appliance && pipe.pipe.load_W > 0)
+  const slack_Pa = (pipe: GasPipeAnswer) => (pipe.allowed_Pa ?? Infinity) - pipe.dropTo_Pa
+  const index = [...fed].sort((a, b) => slack_Pa(a) - slack_Pa(b))[0]
+  if (!index) return undefined
+  const total_W =
+    pipes
+      .filter((pipe) => pipe.segment.from === meterNode)
+      .reduce((sum, pipe) => sum + pipe.flow_m3_s, 0) * gas.grossHeat_J_m3
+  return {
+    gas,
+    supply,
+    conditions: index.conditions,
+    meterAssumed: !stated || stated.basis === 'assumed',
+    pipes,
+    total_W,
+    total_m3_s: total_W / gas.grossHeat_J_m3,
+    allowance_Pa: stageAllowance_Pa(practice, index.conditions.meterGauge_Pa),
+    index,
+    indexRun: pathTo(document.gas.segments, index.id)
+      .map((segment) => segment.id)
+      .filter((id) => states.get(id)?.root === index.root),
+    indexAllowed_Pa: index.allowed_Pa ?? practice.gas.allowance_Pa,
+    ...(byTable ? { tableLength_m: tableLength_m(sized) } : {}),
+    cost: treeCost(sized, price),
+    volume_m3: pipes.reduce(
+      (sum, { pipe }) => sum + pipeVolume_m3(pipe.size.bore_m, pipe.length_m),
+      0,
+    ),
+  }
+}
+
+/** The largest catalogue size for every free pipe: shown, with a stop, where no choice does. */
+const largestWhereFree = (
+  pipes: readonly { readonly id: string; readonly material: MaterialName }[],
+): ReadonlyMap<string, PipeSize> =>
+  new Map(
+    pipes.flatMap((pipe): [string, PipeSize][] => {
+      const size = materials[pipe.material].sizes.at(-1)
+      return size ? [[pipe.id, size]] : []
+    }),
+  )
+
+function missingForGas(document: JobDocument, burners: readonly Appliance[]): Missing[] {
+  const { segments } = document.gas
+  const { unreached } = inOrder(segments)
+  return [
+    ...(burners.length === 0 ? [{ place: 'appliances', what: 'An appliance that burns gas' }] : []),
+    ...burners.flatMap((appliance) =>
+      appliance.input_W
+        ? []
+        : [
+            {
+              place: `appliances.${document.appliances.indexOf(appliance)}.input_W`,
+              what: `Input of ${appliance.name}`,
+            },
+          ],
+    ),
+    ...(segments.length === 0 ? [{ place: 'gas.segments', what: 'A pipe from the meter' }] : []),
+    ...segments.flatMap((segment, i) =>
+      segment.length_m ? [] : [{ place: `gas.segments.${i}`, what: `Length of ${segment.name}` }],
+    ),
+    ...segments.flatMap((segment, i) =>
+      segment.length_m && !(segment.length_m.value > 0)
+        ? [
+            {
+              place: `gas.segments.${i}`,
+              what: `${segment.name} has a length of nothing: a pipe has some`,
+            },
+          ]
+        : [],
+    ),
+    ...unreached.map((segment) => ({
+      place: `gas.segments.${segments.indexOf(segment)}`,
+      what: `${segment.name} does not lead back to the meter`,
+    })),
+    ...segments.flatMap((segment, i) =>
+      segment.size !== null && !sizeNamed(segment.material, segment.size)
+        ? [
+            {
+              place: `gas.segments.${i}`,
+              what: `${segment.name}: ${segment.size} is not a size of ${materials[segment.material].label}`,
+            },
+          ]
+        : [],
+    ),
+    ...segments.flatMap((segment, i) =>
+      segment.regulator && !segment.regulator.outGauge_Pa
+        ? [
+            {
+              place: `gas.segments.${i}`,
+              what: `What the regulator at the end of ${segment.name} is set to`,
+            },
+          ]
+        : [],
+    ),
+    ...(segments.length > 0 && !segments.some((segment) => segment.applianceId)
+      ? [{ place: 'gas.segments', what: 'A pipe that ends at an appliance' }]
+      : []),
+  ]
+}
+
+const equations: Readonly<
+  Record<GasConditions['method'], { readonly formula: string; readonly source: Working['source'] }>
+> = {
+  'nfpa54-low': {
+    formula: 'drop = Cr · L · [Q^0.381 / (19.17 · D)]^(1/0.206)  (in wc, ft, ft³/h, in)',
+    source: sources.nfpa54Low,
+  },
+  'nfpa54-high': {
+    formula: 'p1² − p2² = Cr · L / Y · [Q^0.381 / (18.93 · D)]^(1/0.206)  (psi abs, ft, ft³/h, in)',
+    source: sources.nfpa54High,
+  },
+  darcy: {
+    formula: 'drop = f · L/d · density · v²/2, f by Colebrook–White',
+    source: sources.colebrook,
+  },
+  isothermal: {
+    formula: 'p1² − p2² = 2 · p · f · L/d · density · v²/2, f by Colebrook–White',
+    source: sources.isothermalPipe,
+  },
+  renouard: {
+    formula: 'drop = 23 200 · d_r · L · Q^1.82 · D^−4.82  (mbar, m, m³/h, mm)',
+    source: sources.renouard,
+  },
+  'renouard-medium': {
+    formula: 'p1² − p2² = 48.6 · d_r · L · Q^1.82 · D^−4.82  (bar abs, m, m³/h, mm)',
+    source: sources.renouard,
+  },
+}
+/** The equation a stage is computed by, with its source. */
+export const gasEquation = (
+  method: GasConditions['method'],
+): { readonly formula: string; readonly source: Working['source'] } => equations[method]
+
+/** The arithmetic of the supply: the load, then every pipe on the way to the index appliance, stage by stage. */
+export function gasWorkings(answer: GasAnswer): readonly Working[] {
+  const { gas, supply } = answer
+  const way = pathTo(
+    answer.pipes.map((pipe) => pipe.segment),
+    answer.index.id,
+  ).flatMap(({ id }) => answer.pipes.filter((pipe) => pipe.id === id))
+  const drops = way.flatMap((pipe): Working[] => {
+    const { formula, source } = equations[pipe.conditions.method]
+    const speed = pipe.conditions.method === 'darcy' || pipe.conditions.method === 'isothermal'
+    return [
+      {
+        circuit: 'gas',
+        title: `${pipe.segment.name}, ${pipe.pipe.size.name}`,
+        formula,
+        put: speed
+          ? '{flow_m3_s} at {velocity_m_s} through {bore_m}, {effective_m} with fittings'
+          : '{flow_m3_s} through {bore_m}, {effective_m} with fittings',
+        figures: {
+          flow_m3_s: pipe.flow_m3_s,
+          bore_m: pipe.pipe.size.bore_m,
+          effective_m: pipe.effective_m,
+          velocity_m_s: pipe.velocity_m_s,
+          drop_Pa: pipe.drop_Pa,
+        },
+        result: 'drop_Pa',
+        source,
+      },
+      ...(pipe.pipe.regulator
+        ? [
+            {
+              circuit: 'gas' as const,
+              title: `Left over the regulator after ${pipe.segment.name}`,
+              formula: 'left = p_before − p_set − own loss',
+              put: '{beforeGauge_Pa} − {outGauge_Pa} − {own_Pa}',
+              figures: {
+                beforeGauge_Pa: pipe.farGauge_Pa,
+                outGauge_Pa: pipe.pipe.regulator.outGauge_Pa,
+                own_Pa: pipe.pipe.regulator.drop_Pa,
+                left_Pa:
+                  pipe.farGauge_Pa - pipe.pipe.regulator.outGauge_Pa - pipe.pipe.regulator.drop_Pa,
+              },
+              result: 'left_Pa',
+              source: sources.lineRegulator,
+            },
+          ]
+        : []),
+    ]
+  })
+  const stage_Pa = answer.conditions.meterGauge_Pa
+  return [
+    {
+      circuit: 'gas',
+      title:
+        supply.shareRatio < 1
+          ? 'Gas with the declared share burning'
+          : 'Gas with everything burning',
+      formula: 'Q = sum of gross input / heating value',
+      put: '{total_W} / {grossHeat_J_m3}',
+      figures: {
+        total_W: answer.total_W,
+        grossHeat_J_m3: gas.grossHeat_J_m3,
+        total_m3_s: answer.total_m3_s,
+      },
+      result: 'total_m3_s',
+      source: sources.continuity,
+    },
+    ...drops,
+    {
+      circuit: 'gas',
+      title: `At ${answer.index.appliance?.name ?? 'the appliance'} (gauge)`,
+      formula: inSquares(answer.conditions.method)
+        ? 'p = √(p_begin² − sum of squares), absolute'
+        : 'p = p_begin − sum of drop',
+      put: '{meterGauge_Pa} − {dropTo_Pa}',
+      figures: {
+        meterGauge_Pa: stage_Pa,
+        dropTo_Pa: answer.index.dropTo_Pa,
+        farGauge_Pa: answer.index.farGauge_Pa,
+      },
+      result: 'farGauge_Pa',
+      source: sources.arithmetic,
+    },
+  ]
+}
+
+/** The pipes of the stage that the index appliance is on, as a tree of its own, each with all that burns beyond it through a regulator. */
+export function indexStage({ pipes, index, gas, supply }: GasAnswer): {
+  readonly pipes: readonly SizedPipe[]
+  readonly staged: boolean
+} {
+  const stages = stagesOf(
+    pipes.map((pipe) =>
+      pipe.pipe.regulator
+        ? { ...pipe.pipe, load_W: pipe.flow_m3_s * gas.grossHeat_J_m3 }
+        : pipe.pipe,
+    ),
+    supply,
+  )
+  return {
+    pipes: stages.find((stage) => stage.root === index.root)?.pipes ?? [],
+    staged: stages.length > 1,
+  }
+}

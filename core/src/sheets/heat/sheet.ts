@@ -1,0 +1,315 @@
+import { atMost } from '../../answer/expect'
+import type { Simultaneous } from '../../methods/demand/simultaneous'
+import {
+  outletFlow_m3_s,
+  simultaneousByScenario,
+  simultaneousByUnits,
+} from '../../methods/demand/simultaneous'
+import { chooseSizes } from '../../methods/gas/chooseSizes'
+import { fuelGases } from '../../methods/gas/fuel'
+import { materials } from '../../methods/materials/pipes'
+import { circleArea_m2 } from '../../methods/hydraulics/friction'
+import { estimatedLoad_W } from '../../methods/heat/estimate'
+import type {
+  Comparison,
+  ComparisonConditions,
+  OptionFigures,
+} from '../../methods/hot-water/compare'
+import { compareOption } from '../../methods/hot-water/compare'
+import { hygieneTemp_K } from '../../methods/hot-water/scald'
+import type { JobDocument } from '../../job/document'
+import type { HeatOption, Zone } from '../../job/hotWaterDocument'
+import { fingerprint } from '../../job/merge'
+import type { Practice } from '../../practice/practices'
+import { sideOf } from '../../practice/schools'
+import type { MainCurve } from '../../methods/supply/mainCurve'
+import { mainFlow_m3_s } from '../../methods/supply/mainCurve'
+import { gravity_m_s2 } from '../../units/units'
+import { heatFindings } from './findings'
+import { heatWorkings } from './workings'
+import type { Missing, Sheet } from '../sheet'
+import { coldestTemp_K, loadOf_m3_s, mainOf } from '../readings/sheet'
+import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
+
+export interface OptionAnswer {
+  readonly option: HeatOption
+  readonly figures: OptionFigures | undefined
+  /** What is still to be read before it can be compared. */
+  readonly missing: readonly string[]
+  readonly comparison: Comparison | undefined
+  /** Gas of everything fitted with this option in place of a new boiler or heater. */
+  readonly gas_m3_s: number
+  /** Smallest pipe of the practice's material that keeps the allowance over the surveyed distance. */
+  readonly gasPipe?: string
+  /** Smallest copper that keeps the cold feed under 2 m/s. */
+  readonly coldPipe?: string
+}
+
+export interface HeatAnswer {
+  readonly load_W: number
+  readonly estimated_W: number
+  readonly conditions: ComparisonConditions | undefined
+  readonly simultaneous: Simultaneous | undefined
+  readonly wanted_m3_s: number
+  readonly curve: MainCurve | undefined
+  /** Pressure wanted at the highest outlet, gauge. */
+  readonly wantedGauge_Pa: number
+  /** Pressure that must be left at the main: wanted at the outlet, and the water's height to it. Gauge. */
+  readonly left_Pa: number
+  /** What the main still gives with the wanted pressure left at the highest outlet. */
+  readonly main_m3_s: number | undefined
+  readonly storeTemp_K: number
+  readonly options: readonly OptionAnswer[]
+  readonly chosen: OptionAnswer | undefined
+  readonly suggestedHeating_W: number
+  /** Heat of a mild day, for telling whether an option starts and stops. */
+  readonly mild_W: number
+}
+
+/** Load of a mild day over that of the coldest. Assumed: about half the heating season lies below it. */
+export const mildRatio = 0.4
+/** Greatest speed in the cold feed. Common practice, no source: 1 to 2 m/s. */
+export const feedSpeed_m_s = 2
+/** Reserve over the building's loss that the heating output is set to. Assumed. */
+export const heatingReserve = 1.1
+/** Efficiency taken for the input of an option whose plate is not read. Assumed. */
+const usualEfficiency = 0.9
+
+export const zoneLoad_W = ({ heat }: Zone): number =>
+  heat.by === 'typed'
+    ? (heat.load_W?.value ?? 0)
+    : heat.area_m2
+      ? estimatedLoad_W(heat.area_m2.value, heat.age)
+      : 0
+
+/** The store's setting on this job: typed, or the practice's own by the school it takes. */
+export function storeSetting_K(
+  { hotWater, schools, practice: name }: JobDocument,
+  practice: Practice,
+): number {
+  if (hotWater?.storeTemp_K) return hotWater.storeTemp_K.value
+  return sideOf('hotWaterTemperature', name, schools) === 'a'
+    ? Math.max(practice.hotWater.storeTemp_K, hygieneTemp_K)
+    : Math.min(practice.hotWater.storeTemp_K, practice.hotWater.safeOutletTemp_K + 1e-9)
+}
+
+const roomTemp_K = 293.15
+
+/** An option's figures, whole; and the names of those that are missing. */
+export function optionFigures(
+  option: HeatOption,
+  hasHotWater: boolean,
+): { readonly figures: OptionFigures | undefined; readonly missing: readonly string[] } {
+  const stored =
+    option.kind !== 'combination' &&
+    (option.kind !== 'cascade' || (option.store_m3?.value ?? 0) > 0)
+  const burnerInStore = option.kind === 'storage-heater'
+  const missing = [
+    ...(hasHotWater && !option.hotWater_W ? ['hot water output'] : []),
+    ...(hasHotWater && stored && !option.store_m3 ? ['store volume'] : []),
+    ...(hasHotWater && stored && !burnerInStore && !option.coil_W ? ['coil rating'] : []),
+    ...(!hasHotWater && !option.heating_W ? ['heating output'] : []),
+  ]
+  if (missing.length > 0) return { figures: undefined, missing }
+  const whole = (value: { readonly value: number } | null) => (value?.value ?? 0) * option.units
+  const output_W = Math.max(whole(option.hotWater_W), whole(option.heating_W))
+  return {
+    missing,
+    figures: {
+      input_W: option.input_W ? whole(option.input_W) : output_W / usualEfficiency,
+      hotWater_W: whole(option.hotWater_W),
+      heating_W: burnerInStore
+        ? 0
+        : option.heating_W
+          ? whole(option.heating_W)
+          : whole(option.hotWater_W),
+      leastOutput_W: option.leastOutput_W?.value ?? 0,
+      store_m3: stored ? (option.store_m3?.value ?? 0) : 0,
+      coil_W: burnerInStore || !stored ? undefined : option.coil_W?.value,
+      standingLoss_W: stored ? (option.standingLoss_W?.value ?? 0) : 0,
+      burnerInStore,
+    },
+  }
+}
+
+/** Demand, the options side by side, and what choosing one of them means. */
+export function heatSheet(document: JobDocument, practice: Practice): Sheet<HeatAnswer> {
+  const { heat, hotWater, heating } = document
+  if (!hotWater && !heating && heat.zones.length === 0)
+    return { applies: false, because: 'This job has neither a heating circuit nor hot water.' }
+  const load_W = heat.zones.reduce((sum, zone) => sum + zoneLoad_W(zone), 0)
+  const estimated_W = heat.zones.reduce(
+    (sum, zone) => sum + (zone.heat.by === 'estimate' ? zoneLoad_W(zone) : 0),
+    0,
+  )
+  const simultaneous =
+    hotWater && hotWater.outlets.length > 0
+      ? sideOf('simultaneousUse', practice.name, document.schools) === 'b'
+        ? simultaneousByScenario(hotWater.outlets, hotWater.scenario)
+        : simultaneousByUnits(hotWater.outlets, practice.hotWater.demand)
+      : undefined
+  const wanted_m3_s = simultaneous && simultaneous.by !== 'not-covered' ? simultaneous.flow_m3_s : 0
+  const storeTemp_K = storeSetting_K(document, practice)
+  const cold_K = coldestTemp_K(document)
+  const shower = hotWater?.outlets.find((outlet) => outlet.kind === 'shower')
+  const mixedTemp_K = shower?.temp_K?.value ?? practice.hotWater.mixedTemp_K
+  const conditions: ComparisonConditions | undefined =
+    cold_K === undefined && hotWater
+      ? undefined
+      : {
+          coldTemp_K: cold_K ?? 283.15,
+          storeTemp_K,
+          mixedTemp_K,
+          wanted_m3_s,
+          shower_m3_s: shower ? outletFlow_m3_s(shower) : 9 / 60000,
+          flowTemp_K: heat.flowTemp_K?.value ?? practice.hotWater.flowTemp_K,
+          roomTemp_K,
+          load_W,
+          ...(document.survey.incomingWarmestTemp_K
+            ? { warmTemp_K: document.survey.incomingWarmestTemp_K.value }
+            : {}),
+        }
+  const curve = mainOf(document)
+  const wantedGauge_Pa = hotWater?.wantedGauge_Pa?.value ?? practice.hotWater.wantedGauge_Pa
+  const left_Pa =
+    wantedGauge_Pa + 1000 * gravity_m_s2 * (document.survey.topOutletHeight_m?.value ?? 0)
+  const options = heat.options.map((option) => answerOption(document, practice, option, conditions))
+  const answer: HeatAnswer = {
+    load_W,
+    estimated_W,
+    conditions,
+    simultaneous,
+    wanted_m3_s,
+    curve,
+    wantedGauge_Pa,
+    left_Pa,
+    storeTemp_K,
+    options,
+    chosen: options.find((one) => one.option.id === heat.chosen?.optionId),
+    main_m3_s: curve ? mainFlow_m3_s(curve, left_Pa) : undefined,
+    suggestedHeating_W: load_W * heatingReserve,
+    mild_W: load_W * mildRatio,
+  }
+  const restsOn = fingerprint({
+    heat,
+    hotWater: hotWater && { ...hotWater, safety: undefined },
+    schools: document.schools,
+    practice: practice.name,
+    cold: cold_K,
+    main: document.survey.mainPoints,
+    static: document.survey.coldMainStaticGauge_Pa,
+    height: document.survey.topOutletHeight_m,
+    distance: document.survey.gasDistance_m,
+    meter: document.survey.gasMeter_m3_s,
+  })
+  return {
+    applies: true,
+    answer,
+    missing: missingForHeat(document, practice, answer),
+    findings: heatFindings(document, practice, answer),
+    workings: () => heatWorkings(answer),
+    restsOn,
+  }
+}
+
+function answerOption(
+  document: JobDocument,
+  practice: Practice,
+  option: HeatOption,
+  conditions: ComparisonConditions | undefined,
+): OptionAnswer {
+  const { figures, missing } = optionFigures(option, document.hotWater !== null)
+  const gas = fuelGases[practice.name][document.survey.fuel]
+  const others = {
+    ...document,
+    appliances: document.appliances.filter(
+      (one) => one.stay !== 'new' || one.kind === 'cooktop' || one.kind === 'other-gas',
+    ),
+  }
+  const gas_m3_s = loadOf_m3_s(others) + (figures?.input_W ?? 0) / gas.grossHeat_J_m3
+  if (!figures) return { option, figures, missing, comparison: undefined, gas_m3_s }
+  const length_m = document.survey.gasDistance_m?.value
+  const working_Pa =
+    document.survey.gasWorkingGauge_Pa?.value ??
+    practice.gas.assumedWorking_Pa[document.survey.fuel]
+  const gasPipe =
+    length_m === undefined
+      ? undefined
+      : chooseSizes(
+          [
+            {
+              id: 'one',
+              from: 'meter',
+              length_m,
+              elbows: 4,
+              branchTees: 0,
+              material: practice.gas.material,
+              load_W: figures.input_W,
+              dropAllowed_Pa: practice.gas.allowance_Pa,
+            },
+          ],
+          {
+            method: practice.gas.method,
+            gas,
+            meterGauge_Pa: working_Pa,
+            atmosphere_Pa: siteAtmosphere_Pa(document),
+          },
+        )?.get('one')?.name
+  const comparison =
+    conditions && document.hotWater ? compareOption(figures, conditions) : undefined
+  const through_m3_s = conditions?.wanted_m3_s ?? 0
+  const copper =
+    materials[practice.name === 'north-america' ? 'copper-type-k' : 'copper-en1057'].sizes
+  const coldPipe =
+    through_m3_s > 0
+      ? copper.find((size) => through_m3_s / circleArea_m2(size.bore_m) <= feedSpeed_m_s)?.name
+      : undefined
+  return {
+    option,
+    figures,
+    missing,
+    comparison,
+    gas_m3_s,
+    ...(gasPipe ? { gasPipe } : {}),
+    ...(coldPipe ? { coldPipe } : {}),
+  }
+}
+
+function missingForHeat(document: JobDocument, practice: Practice, answer: HeatAnswer): Missing[] {
+  const { heat, hotWater, heating } = document
+  const loadless = heat.zones.filter((zone) => zoneLoad_W(zone) === 0)
+  return [
+    ...(heating && heat.zones.length === 0
+      ? [{ place: 'heat.zones', what: 'The heat of a zone or room' }]
+      : []),
+    ...loadless.map((zone) => ({
+      place: `heat.zones.${heat.zones.indexOf(zone)}`,
+      what: `Heat of ${zone.name}`,
+    })),
+    ...(hotWater && hotWater.outlets.length === 0
+      ? [{ place: 'hotWater.outlets', what: 'The outlets that draw hot water' }]
+      : []),
+    ...(hotWater && !answer.conditions
+      ? [{ place: 'survey.incomingColdestTemp_K', what: 'How cold the water comes' }]
+      : []),
+    ...(hotWater
+      ? hotWater.outlets.flatMap((outlet, i) =>
+          outlet.tempered === null &&
+          !atMost(answer.storeTemp_K, practice.hotWater.safeOutletTemp_K)
+            ? [{ place: `hotWater.outlets.${i}`, what: `Whether ${outlet.name} is mixed down` }]
+            : [],
+        )
+      : []),
+    ...(heat.options.length === 0
+      ? [{ place: 'heat.options', what: 'A way of making the heat' }]
+      : []),
+    ...answer.options.flatMap((one, i) =>
+      one.missing.length > 0
+        ? [{ place: `heat.options.${i}`, what: `${one.option.name}: ${one.missing.join(', ')}` }]
+        : [],
+    ),
+    ...(heat.options.length > 0 && !answer.chosen
+      ? [{ place: 'heat.chosen', what: 'A choice, with its reason' }]
+      : []),
+  ]
+}

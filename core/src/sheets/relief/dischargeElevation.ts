@@ -1,0 +1,305 @@
+import type { Discharge, DischargePiece } from '../../job/pressureDocument'
+import type { DischargeFault } from './judgeDischarge'
+import type { Show } from '../../units/format'
+import type { Drawing, Ink, Point, Shape, VerdictIcon } from '../../answer/drawing'
+import { label, line } from '../../answer/drawing'
+
+interface Placed {
+  readonly piece: DischargePiece
+  readonly index: number
+  readonly from: Point
+  readonly to: Point
+}
+
+/** Length a piece without one is drawn with, and the room a tundish takes, m. */
+const unknown_m = 0.3
+const tundish_m = 0.16
+/** Slope that a falling pipe is drawn with: steeper than it is, so that it shows. */
+const drawnFall = 0.06
+
+/** Where each piece lies, in m: right and down from the valve. */
+function lay(pieces: readonly DischargePiece[]): readonly Placed[] {
+  let at: Point = [0, 0]
+  return pieces.map((piece, index) => {
+    const from = at
+    if (piece.kind === 'pipe') {
+      const length = piece.length_m?.value ?? unknown_m
+      at =
+        piece.runs === 'down'
+          ? [at[0], at[1] + length]
+          : piece.runs === 'up'
+            ? [at[0], at[1] - length]
+            : [at[0] + length, at[1] + (piece.runs === 'falling' ? length * drawnFall : 0)]
+    } else if (piece.kind === 'tundish') at = [at[0], at[1] + tundish_m]
+    return { piece, index, from, to: at }
+  })
+}
+
+const worstOf = (faults: readonly DischargeFault[]): VerdictIcon | undefined =>
+  faults.some((fault) => fault.severity === 'stop')
+    ? 'stop'
+    : faults.some((fault) => fault.severity === 'fix')
+      ? 'fix'
+      : undefined
+
+/** A discharge pipe seen from the side, lengths to scale: valve, pieces, tundish, end and floor, each fault where it is. */
+export function dischargeElevation(
+  run: Discharge,
+  faults: readonly DischargeFault[],
+  show: Show,
+  size: { readonly width: number; readonly height: number },
+  selected?: number,
+): Drawing {
+  const placed = lay(run.pieces)
+  const end: Point = placed[placed.length - 1]?.to ?? [0, 0.2]
+  const gap_m = Math.max(0.05, run.endHeight_m?.value ?? 0.15)
+  const points = [[0, -0.1] as Point, ...placed.map((one) => one.to)]
+  const [most_x, least_y, most_y] = [
+    Math.max(0.6, ...points.map(([x]) => x)),
+    Math.min(...points.map(([, y]) => y)),
+    Math.max(...points.map(([, y]) => y), end[1] + gap_m),
+  ]
+  const small = size.width < 420
+  const inset = { left: 62, right: small ? 96 : 150, top: 44, bottom: 34 }
+  const scale = Math.min(
+    (size.width - inset.left - inset.right) / most_x,
+    (size.height - inset.top - inset.bottom) / Math.max(0.4, most_y - least_y),
+  )
+  const at = ([x, y]: Point): Point => [inset.left + x * scale, inset.top + (y - least_y) * scale]
+  const floorY = at([0, end[1] + gap_m])[1]
+  const faultsAt = (place: DischargeFault['at']) => faults.filter((fault) => fault.at === place)
+  const endAt = at(end)
+  const whole = worstOf(faultsAt('run'))
+  const atEnd = worstOf(faultsAt('end'))
+  const shapes: Shape[] = [
+    line([inset.left - 50, floorY], [Math.max(endAt[0] + 90, inset.left + 120), floorY], 'rule', 2),
+    ...valveShapes(at([0, 0])),
+    ...placed.flatMap((one) =>
+      pieceShapes(one, at, show, faultsAt(one.index), {
+        selected: one.index === selected,
+        small,
+        afterRise: placed.slice(0, one.index).findLast((before) => before.piece.kind === 'pipe')
+          ?.piece,
+      }),
+    ),
+    ...endShapes(run, endAt, floorY, show),
+    ...(whole
+      ? [
+          {
+            kind: 'icon' as const,
+            at: [at([0, 0])[0] - 52, at([0, 0])[1] - 28] as const,
+            icon: whole,
+            size: 18,
+          },
+        ]
+      : []),
+    ...(atEnd
+      ? [
+          {
+            kind: 'icon' as const,
+            at: [endAt[0] - 30, Math.min(endAt[1], floorY - 20)] as const,
+            icon: atEnd,
+            size: 18,
+          },
+        ]
+      : []),
+  ]
+  const bad = faults.filter((fault) => fault.severity !== 'note').length
+  return {
+    ...size,
+    title: `Discharge pipe from the side, ${run.pieces.length} pieces, ending ${run.endHeight_m ? show(run.endHeight_m.value, 'length') : 'an unknown height'} up; ${bad === 0 ? 'nothing wrong found' : bad === 1 ? 'one thing wrong' : `${bad} things wrong`}.`,
+    shapes,
+  }
+}
+
+const valveShapes = ([x, y]: Point): Shape[] => [
+  {
+    kind: 'path',
+    d: `M${x - 24} ${y - 9}L${x - 4} ${y}L${x - 24} ${y + 9}Z`,
+    fill: 'sheet',
+    ink: 'ink',
+    width: 1.8,
+  },
+  {
+    kind: 'path',
+    d: `M${x - 4} ${y}L${x - 13} ${y - 19}h18Z`,
+    fill: 'sheet',
+    ink: 'ink',
+    width: 1.8,
+  },
+  line([x - 44, y], [x - 24, y], 'hot', 4),
+  line([x - 4, y], [x, y], 'ink', 4),
+  line([x - 4, y - 19], [x - 4, y - 26], 'ink', 1.6),
+  line([x - 11, y - 26], [x + 3, y - 26], 'ink', 1.6),
+]
+
+function pieceShapes(
+  { piece, index, from, to }: Placed,
+  at: (point: Point) => Point,
+  show: Show,
+  faults: readonly DischargeFault[],
+  {
+    selected,
+    small,
+    afterRise,
+  }: {
+    readonly selected: boolean
+    /** Too small for words: the piece's number, as in its table. */ readonly small: boolean
+    readonly afterRise: DischargePiece | undefined
+  },
+): Shape[] {
+  const [a, b] = [at(from), at(to)]
+  const worst = worstOf(faults)
+  const ink: Ink = worst === 'stop' ? 'stop' : 'hot'
+  const middle: Point = [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]
+  const icon = (x: number, y: number): Shape[] =>
+    worst ? [{ kind: 'icon', at: [x, y], icon: worst, size: 18 }] : []
+  const pick = (says: string, shapes: readonly Shape[]): Shape => ({
+    kind: 'pick',
+    id: String(index),
+    label: says,
+    shapes,
+  })
+  if (piece.kind === 'pipe') {
+    const upright = piece.runs === 'down' || piece.runs === 'up'
+    const known = piece.length_m !== null && piece.length_m.basis !== 'assumed'
+    const long = Math.hypot(b[0] - a[0], b[1] - a[1])
+    const above = afterRise?.kind === 'pipe' && afterRise.runs === 'up'
+    const says = small
+      ? String(index + 1)
+      : `${piece.size}, ${piece.length_m ? show(piece.length_m.value, 'length', 2) : 'no length'}`
+    return [
+      pick(`${says}, runs ${piece.runs}`, [
+        ...(selected
+          ? [
+              {
+                kind: 'path' as const,
+                d: `M${a[0]} ${a[1]}L${b[0]} ${b[1]}`,
+                ink: 'select' as const,
+                width: 16,
+              },
+            ]
+          : []),
+        {
+          kind: 'path',
+          d: `M${a[0]} ${a[1]}L${b[0]} ${b[1]}`,
+          ink,
+          width: 5,
+          ...(known ? {} : { dash: '7 5' }),
+        },
+        ...(long > 24
+          ? [
+              upright
+                ? label([middle[0] + (worst ? 32 : 10), middle[1] + 5], says, 14, { ink: 'ink-2' })
+                : label(
+                    [middle[0], above ? middle[1] - 10 : middle[1] + 20],
+                    small || long > 96 ? says : piece.size,
+                    14,
+                    { anchor: 'middle', ink: 'ink-2' },
+                  ),
+            ]
+          : []),
+        ...(upright
+          ? icon(middle[0] + 9, middle[1] - 9)
+          : icon(middle[0] - 9, middle[1] - (above ? 44 : 24))),
+      ]),
+    ]
+  }
+  if (piece.kind === 'bend')
+    return [
+      pick('bend', [
+        {
+          kind: 'path',
+          d: `M${a[0] - 5} ${a[1]}a5 5 0 1 0 10 0a5 5 0 1 0 -10 0Z`,
+          fill: selected ? 'select' : 'paper',
+          ink: 'ink',
+          width: 1.8,
+        },
+      ]),
+    ]
+  if (piece.kind === 'tundish') {
+    const mid = a[1] + (b[1] - a[1]) * 0.45
+    return [
+      pick('tundish', [
+        {
+          kind: 'path',
+          d: `M${a[0] - 13} ${mid - 3}L${a[0] - 4} ${b[1]}H${a[0] + 4}L${a[0] + 13} ${mid - 3}Z`,
+          fill: selected ? 'select' : 'paper',
+          ink: 'ink',
+          width: 1.8,
+        },
+        label([a[0] + 18, (mid + b[1]) / 2 + 4], 'air gap', 14, { ink: 'ink-3' }),
+        ...icon(a[0] - 36, mid - 8),
+      ]),
+    ]
+  }
+  const mark: Shape[] =
+    piece.kind === 'valve'
+      ? [
+          {
+            kind: 'path',
+            d: `M${a[0] - 11} ${a[1] - 8}L${a[0] + 11} ${a[1] + 8}V${a[1] - 8}L${a[0] - 11} ${a[1] + 8}Z`,
+            fill: 'ink',
+            ink: 'ink',
+            width: 1.5,
+          },
+        ]
+      : [{ kind: 'path', d: `M${a[0] - 12} ${a[1]}v8a12 12 0 0 0 24 0v-8`, ink: 'ink', width: 3 }]
+  return [pick(piece.kind, [...mark, ...icon(a[0] - 9, a[1] - 30)])]
+}
+
+function endShapes(run: Discharge, [x, y]: Point, floorY: number, show: Show): Shape[] {
+  const cap: Shape[] =
+    run.endThread === 'capped'
+      ? [line([x - 9, y + 1], [x + 9, y + 1], 'stop', 5)]
+      : run.endThread === 'threaded'
+        ? [
+            line([x - 6, y - 7], [x + 6, y - 10], 'ink', 1.4),
+            line([x - 6, y - 2], [x + 6, y - 5], 'ink', 1.4),
+          ]
+        : []
+  const where = {
+    drain: 'to a drain',
+    outside: 'outside',
+    floor: 'over the floor',
+    pan: 'into the pan',
+    'crawl-space': 'crawl space',
+    bucket: 'a bucket',
+  } as const
+  const into: Shape[] =
+    run.end === 'drain'
+      ? [
+          {
+            kind: 'path',
+            d: `M${x - 13} ${floorY - 8}L${x - 5} ${floorY + 8}H${x + 5}L${x + 13} ${floorY - 8}`,
+            ink: 'ink',
+            width: 1.8,
+          },
+        ]
+      : run.end === 'bucket'
+        ? [
+            {
+              kind: 'path',
+              d: `M${x - 12} ${floorY - 20}L${x - 9} ${floorY}H${x + 9}L${x + 12} ${floorY - 20}`,
+              ink: 'ink',
+              width: 1.8,
+            },
+          ]
+        : []
+  return [
+    ...cap,
+    ...into,
+    line([x + 12, y], [x + 12, floorY], 'ink-3', 1),
+    line([x + 7, y], [x + 17, y], 'ink-3', 1),
+    line([x + 7, floorY], [x + 17, floorY], 'ink-3', 1),
+    label(
+      [x + 22, floorY - y < 24 ? y - 6 : (y + floorY) / 2 + 5],
+      [{ text: run.endHeight_m ? show(run.endHeight_m.value, 'length', 2) : '? up', bold: true }],
+      14,
+      run.endHeight_m ? {} : { ink: 'pencil' },
+    ),
+    label([x + 22, floorY + 18], run.end ? where[run.end] : 'end not said', 14, {
+      ink: run.end ? 'ink-2' : 'pencil',
+    }),
+  ]
+}

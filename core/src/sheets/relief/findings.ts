@@ -1,0 +1,310 @@
+import type { Finding, Remedy } from '../../answer/finding'
+import { sources } from '../../answer/sources'
+import { atMost } from '../../answer/expect'
+import type { JobDocument } from '../../job/document'
+import type { Practice } from '../../practice/practices'
+import type { DischargeFault } from './judgeDischarge'
+import type { ReliefAnswer, ReliefsAnswer } from './sheet'
+
+/** What is wrong with, or worth saying of, relief valves, their discharge and the pan. */
+export function reliefFindings(
+  document: JobDocument,
+  practice: Practice,
+  { valves, pan }: ReliefsAnswer,
+): readonly Finding[] {
+  return [
+    ...valves.flatMap((answer, i) => [
+      ...valveFindings(answer, i, document, practice),
+      ...dischargeFindings(answer, i, practice),
+    ]),
+    ...strangers(document, practice),
+    ...panFindings(document, pan),
+  ]
+}
+
+function valveFindings(
+  answer: ReliefAnswer,
+  i: number,
+  document: JobDocument,
+  practice: Practice,
+): Finding[] {
+  const { valve, setGauge_Pa, weakest, protects_W, together_W, capacityFrom, would, by } = answer
+  const place = `reliefs.${i}`
+  const { protectsSource } = practice.relief
+  const generic: Remedy | undefined = would
+    ? {
+        label: `take a ${would.id}`,
+        edits: [
+          { path: ['reliefs', i, 'size'], value: would.id },
+          { path: ['reliefs', i, 'outlet'], value: would.outlet },
+          { path: ['reliefs', i, 'capacity_W'], value: null },
+        ],
+      }
+    : undefined
+  const names = [valve.name, answer.protectsName, by]
+  return [
+    ...(weakest && valve.guards !== 'heating' && !atMost(setGauge_Pa, weakest.limitGauge_Pa)
+      ? [
+          {
+            id: 'relief-above-part',
+            severity: 'stop',
+            place,
+            source: protectsSource,
+            names: [valve.name, weakest.name],
+            figures: { setGauge_Pa, limitGauge_Pa: weakest.limitGauge_Pa },
+          } satisfies Finding,
+        ]
+      : []),
+    ...(capacityFrom === 'none'
+      ? [
+          {
+            id: 'relief-capacity-unknown',
+            severity: 'fix',
+            place,
+            source: protectsSource,
+            names,
+            figures: { protects_W: protects_W ?? 0 },
+            ...(generic ? { remedy: generic } : {}),
+          } satisfies Finding,
+        ]
+      : []),
+    ...(protects_W !== undefined && together_W !== undefined && !atMost(protects_W, together_W)
+      ? [
+          {
+            id: 'relief-capacity-short',
+            severity: 'stop',
+            place,
+            source: protectsSource,
+            names,
+            figures: { protects_W, capacity_W: together_W },
+            ...(generic ? { remedy: generic } : {}),
+          } satisfies Finding,
+        ]
+      : []),
+    ...(capacityFrom === 'generic'
+      ? [
+          {
+            id: 'relief-generic',
+            severity: 'note',
+            place,
+            source: sources.genericValve,
+            names: [valve.name],
+            figures: { capacity_W: answer.capacity_W ?? 0 },
+          } satisfies Finding,
+        ]
+      : []),
+    ...(valve.guards === 'temperature' && valve.probe === 'elsewhere'
+      ? [
+          {
+            id: 'relief-probe-cold',
+            severity: 'stop',
+            place,
+            source: sources.asmeHlw,
+            names: [valve.name],
+          } satisfies Finding,
+        ]
+      : []),
+    ...(valve.guards === 'temperature' && valve.probe === null
+      ? [
+          {
+            id: 'relief-probe-open',
+            severity: 'note',
+            place,
+            source: sources.asmeHlw,
+            names: [valve.name],
+          } satisfies Finding,
+        ]
+      : []),
+    ...(valve.lever === 'blocked'
+      ? [
+          {
+            id: 'relief-lever-blocked',
+            severity: 'fix',
+            place,
+            source: sources.trade,
+            names: [valve.name],
+          } satisfies Finding,
+        ]
+      : []),
+    ...(valve.valveBetween === 'yes'
+      ? [
+          {
+            id: 'relief-can-be-shut',
+            severity: 'stop',
+            place,
+            source: sources.trade,
+            names: [valve.name],
+            remedy: {
+              label: 'take it out',
+              edits: [{ path: ['reliefs', i, 'valveBetween'], value: 'no' }],
+            },
+          } satisfies Finding,
+        ]
+      : []),
+    ...notLike(answer, place, document),
+  ]
+}
+
+/** Held against the part it takes the place of: set pressure, temperature and capacity. Source: sources.trade. */
+function notLike(
+  { valve, setGauge_Pa, openTemp_K, capacity_W }: ReliefAnswer,
+  place: string,
+  { parts }: JobDocument,
+): Finding[] {
+  const old = parts.find((part) => part.id === valve.replacesId)
+  if (!old) return []
+  const differs = [
+    ...(old.setGauge_Pa && Math.abs(old.setGauge_Pa.value - setGauge_Pa) > 1000
+      ? ['set pressure']
+      : []),
+    ...(old.openTemp_K &&
+    openTemp_K !== undefined &&
+    Math.abs(old.openTemp_K.value - openTemp_K) > 1
+      ? ['temperature']
+      : []),
+    ...(old.capacity_W && capacity_W !== undefined && capacity_W < old.capacity_W.value * (1 - 1e-6)
+      ? ['capacity']
+      : []),
+  ]
+  return differs.length === 0
+    ? []
+    : [
+        {
+          id: 'relief-not-like',
+          severity: 'fix',
+          place,
+          source: sources.trade,
+          names: [valve.name, old.name, differs.join(' and ')],
+          figures: { setGauge_Pa, oldGauge_Pa: old.setGauge_Pa?.value ?? setGauge_Pa },
+        },
+      ]
+}
+
+function dischargeFindings(
+  { valve, discharge }: ReliefAnswer,
+  i: number,
+  practice: Practice,
+): Finding[] {
+  if (!discharge) return []
+  const { source } = practice.relief.discharge
+  return discharge.faults.map((fault): Finding => ({
+    id: fault.id,
+    severity: fault.severity,
+    place: placeOf(fault, i),
+    source:
+      fault.id === 'discharge-back-pressure'
+        ? sources.builtUp
+        : fault.id.startsWith('d2-') || fault.id === 'd1-too-small'
+          ? sources.approvedG
+          : source,
+    names: [valve.name, ...(fault.names ?? [])],
+    ...(fault.figures ? { figures: fault.figures } : {}),
+    ...(fault.mended
+      ? {
+          remedy: {
+            label: mends[fault.id] ?? 'put it right',
+            edits: [{ path: ['reliefs', i, 'discharge'], value: fault.mended }],
+          },
+        }
+      : {}),
+  }))
+}
+
+/** Row of the discharge editor that a fault speaks of. */
+export const placeOf = ({ at }: DischargeFault, i: number): string =>
+  at === 'run'
+    ? `reliefs.${i}.discharge`
+    : at === 'end'
+      ? `reliefs.${i}.discharge.end`
+      : `reliefs.${i}.discharge.${at}`
+
+const mends: Partial<Record<DischargeFault['id'], string>> = {
+  'discharge-reduced': 'run it full size',
+  'discharge-level': 'let it fall',
+  'discharge-uphill': 'let it fall',
+  'discharge-not-for-heat': 'use copper',
+  'discharge-sags': 'use copper',
+  'discharge-valve': 'take the valve out',
+  'discharge-trap': 'take the trap out',
+  'discharge-capped': 'take the cap off',
+  'discharge-threaded': 'cut the thread off',
+  'discharge-end-high': 'bring the end down',
+  'discharge-end-low': 'raise the end',
+  'discharge-crawl-space': 'take it outside',
+  'd2-not-larger': 'take the size of the table',
+  'd2-too-long': 'take the size of the table',
+}
+
+/** A valve of the wrong kind that is there already. */
+function strangers({ parts }: JobDocument, practice: Practice): Finding[] {
+  return parts.flatMap((part, i): Finding[] =>
+    part.stay !== 'goes' && part.kind === 'temperature-pressure-valve' && part.circuit === 'heating'
+      ? [
+          {
+            id: 'relief-wrong-kind',
+            severity: 'stop',
+            place: `parts.${i}`,
+            source: sources.trade,
+            names: [part.name, practice.words.temperatureRelief],
+          },
+        ]
+      : [],
+  )
+}
+
+function panFindings({ pan }: JobDocument, need: ReliefsAnswer['pan']): Finding[] {
+  const left = need.wanted && pan.fitted === 'no'
+  return [
+    ...(left && pan.because.trim() === ''
+      ? [
+          {
+            id: 'pan-left-out',
+            severity: 'fix',
+            place: 'pan.fitted',
+            source: sources.trade,
+          } satisfies Finding,
+        ]
+      : []),
+    ...(left && pan.because.trim() !== ''
+      ? [
+          {
+            id: 'pan-left-out-because',
+            severity: 'note',
+            place: 'pan.fitted',
+            source: sources.trade,
+            names: [pan.because],
+          } satisfies Finding,
+        ]
+      : []),
+    ...(need.wanted && pan.fitted === null
+      ? [
+          {
+            id: 'pan-not-decided',
+            severity: 'note',
+            place: 'pan.fitted',
+            source: sources.trade,
+          } satisfies Finding,
+        ]
+      : []),
+    ...(pan.fitted === 'yes' && pan.runsTo === 'nowhere'
+      ? [
+          {
+            id: 'pan-drains-nowhere',
+            severity: 'fix',
+            place: 'pan.runsTo',
+            source: sources.trade,
+          } satisfies Finding,
+        ]
+      : []),
+    ...(pan.fitted === 'yes' && pan.condensate === 'same-pan'
+      ? [
+          {
+            id: 'pan-takes-acid',
+            severity: 'fix',
+            place: 'pan.condensate',
+            source: sources.trade,
+          } satisfies Finding,
+        ]
+      : []),
+  ]
+}

@@ -1,0 +1,258 @@
+import type { Finding } from '../../answer/finding'
+import type { Appliance, JobDocument } from '../../job/document'
+import { fingerprint } from '../../job/merge'
+import type { ReliefValve } from '../../job/pressureDocument'
+import type { Practice } from '../../practice/practices'
+import { sideOf } from '../../practice/schools'
+import type { GenericValve } from '../../methods/relief/catalogue'
+import { genericCapacity_W, genericFor, genericValves } from '../../methods/relief/catalogue'
+import type { DischargeAnswer, DischargeRules } from './judgeDischarge'
+import { judgeDischarge } from './judgeDischarge'
+import { membraneInlet_m, potableInlet_m } from '../../methods/relief/selection'
+import { steamOfPower, usualOverpressure } from '../../methods/relief/steam'
+import { fuelGases, grossInput_W } from '../../methods/gas/fuel'
+import { burnsGas } from '../../job/fields'
+import { fitted } from '../../job/asked'
+import { heatingBoiler } from '../../job/heatingBoiler'
+import { panNeed } from './panNeed'
+import type { PanNeed } from './panNeed'
+import { reliefFindings } from './findings'
+import { reliefWorkings } from './workings'
+import type { SafetyAnswer } from '../safety/sheet'
+import { hotWaterHeater } from '../safety/sheet'
+import type { Missing, Sheet } from '../sheet'
+import { coldestTemp_K } from '../readings/sheet'
+import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
+
+/** A part behind a relief valve and the most it stands, gauge. */
+export interface GuardedPart {
+  readonly name: string
+  readonly limitGauge_Pa: number | undefined
+}
+
+export interface ReliefAnswer {
+  readonly valve: ReliefValve
+  readonly setGauge_Pa: number
+  readonly openTemp_K: number | undefined
+  readonly parts: readonly GuardedPart[]
+  readonly weakest: { readonly name: string; readonly limitGauge_Pa: number } | undefined
+  readonly protects_W: number | undefined
+  readonly protectsName: string
+  readonly by: 'input' | 'output'
+  readonly capacity_W: number | undefined
+  /** Of all valves that guard the same circuit together. */
+  readonly together_W: number | undefined
+  readonly capacityFrom: 'tag' | 'generic' | 'none'
+  readonly steam_kg_s: number | undefined
+  /** Inlet the selection table asks, m; undefined where it does not cover the case. */
+  readonly tableInlet_m: number | undefined
+  readonly would: GenericValve | undefined
+  readonly discharge: DischargeAnswer | undefined
+}
+
+export interface ReliefsAnswer {
+  readonly valves: readonly ReliefAnswer[]
+  readonly pan: PanNeed
+  readonly end_m: readonly [number, number]
+}
+
+const inch = 0.0254
+/** Height of an open end by the two schools, m. Source: domain practice, no source. */
+export const endHeights_m = {
+  a: [0.02, 6 * inch],
+  b: [6 * inch, 24 * inch],
+} as const satisfies Record<'a' | 'b', readonly [number, number]>
+
+/** Gross input or output of an appliance as the practice's rule takes it, W; undefined while its plate is not read. */
+export function protects_W(
+  appliance: Appliance,
+  document: JobDocument,
+  practice: Practice,
+): number | undefined {
+  const { input_W, output_W, inputSaid } = appliance
+  if (practice.relief.protects === 'output' && output_W) return output_W.value
+  if (!input_W) return output_W?.value
+  const gas = fuelGases[practice.name][document.survey.fuel]
+  return grossInput_W(input_W.value, inputSaid, gas)
+}
+
+/** Every relief valve: setting, capacity, parts behind it, and where its water goes. */
+export function reliefSheet(
+  document: JobDocument,
+  practice: Practice,
+  safety: SafetyAnswer | undefined,
+): Sheet<ReliefsAnswer> {
+  const wantsHeating = document.heating !== null
+  const heater = document.hotWater ? hotWaterHeater(document) : undefined
+  if (!wantsHeating && !heater)
+    return { applies: false, because: 'Nothing on this job holds hot water under pressure.' }
+  const end_m = endHeights_m[sideOf('dischargeEnd', practice.name, document.schools)]
+  const rules: DischargeRules = { ...practice.relief.discharge, end_m }
+  const valves = document.reliefs.map((valve) =>
+    answerValve(valve, document, practice, safety, rules),
+  )
+  const answer: ReliefsAnswer = { valves, pan: panNeed(document, practice), end_m }
+  const findings: readonly Finding[] = reliefFindings(document, practice, answer)
+  const { heating, hotWater, reliefs, pan, parts, appliances, schools, survey } = document
+  const restsOn = fingerprint({
+    reliefs,
+    pan,
+    parts: parts.map((part) => ({ ...part, photos: null })),
+    appliances: appliances.map((one) => ({ ...one, papers: null, photos: null })),
+    schools,
+    looked: survey.looked,
+    elevation: survey.elevation_m,
+    practice: practice.name,
+    heating: heating && [
+      heating.reliefSetGauge_Pa,
+      heating.weakParts,
+      heating.furtherVessels,
+      heating.vesselMaxWorkingGauge_Pa,
+    ],
+    safety: hotWater?.safety ?? null,
+  })
+  return {
+    applies: true,
+    answer,
+    missing: missingForRelief(document, practice, wantsHeating, heater),
+    findings,
+    workings: () => reliefWorkings(answer),
+    restsOn,
+  }
+}
+
+function answerValve(
+  valve: ReliefValve,
+  document: JobDocument,
+  practice: Practice,
+  safety: SafetyAnswer | undefined,
+  rules: DischargeRules,
+): ReliefAnswer {
+  const atmosphere_Pa = siteAtmosphere_Pa(document)
+  const heating = valve.guards === 'heating'
+  const source = heating ? heatingBoiler(document) : hotWaterHeater(document)
+  const boiler = heatingBoiler(document)
+  const setGauge_Pa = heating
+    ? (document.heating?.reliefSetGauge_Pa?.value ?? practice.vessel.reliefUsualGauge_Pa)
+    : valve.guards === 'expansion'
+      ? (safety?.expansionReliefGauge_Pa ??
+        practice.safety.expansionReliefGauge_Pa ??
+        practice.safety.temperatureReliefGauge_Pa)
+      : (safety?.temperatureReliefGauge_Pa ?? practice.safety.temperatureReliefGauge_Pa)
+  const openTemp_K =
+    valve.guards === 'temperature'
+      ? (safety?.temperatureReliefTemp_K ?? practice.safety.temperatureReliefTemp_K)
+      : undefined
+  const heats = source && burnsGas(source.kind) ? source : boiler
+  const protectsPower_W = heats && protects_W(heats, document, practice)
+  const relieving = { setGauge_Pa, overpressure: usualOverpressure, atmosphere_Pa }
+  const generic = genericValves.find((one) => one.id === valve.size)
+  const capacityOf = (one: ReliefValve) => {
+    const size = genericValves.find((each) => each.id === one.size)
+    return one.capacity_W?.value ?? (size && genericCapacity_W(size, relieving))
+  }
+  const capacity_W = capacityOf(valve)
+  const all = document.reliefs.filter((one) => one.guards === valve.guards).map(capacityOf)
+  const together_W = all.some((one) => one === undefined)
+    ? capacity_W
+    : all.reduce<number>((sum, one) => sum + (one ?? 0), 0)
+  const outlet = valve.outlet ?? generic?.outlet
+  const parts = partsBehind(valve, document)
+  const weakest = parts
+    .flatMap(({ name, limitGauge_Pa }) =>
+      limitGauge_Pa === undefined ? [] : [{ name, limitGauge_Pa }],
+    )
+    .sort((a, b) => a.limitGauge_Pa - b.limitGauge_Pa)[0]
+  return {
+    valve,
+    setGauge_Pa,
+    openTemp_K,
+    parts,
+    weakest,
+    protects_W: protectsPower_W,
+    protectsName: heats?.name ?? 'the heater',
+    by: practice.relief.protects === 'output' && heats?.output_W ? 'output' : 'input',
+    capacity_W,
+    together_W,
+    capacityFrom: valve.capacity_W ? 'tag' : generic ? 'generic' : 'none',
+    steam_kg_s:
+      protectsPower_W === undefined
+        ? undefined
+        : steamOfPower(protectsPower_W, relieving).steam_kg_s,
+    tableInlet_m:
+      protectsPower_W === undefined
+        ? undefined
+        : heating
+          ? membraneInlet_m(protectsPower_W, setGauge_Pa)
+          : source?.water_m3
+            ? potableInlet_m({ store_m3: source.water_m3.value, heater_W: protectsPower_W })
+            : undefined,
+    would: protectsPower_W === undefined ? undefined : genericFor(protectsPower_W, relieving),
+    discharge: outlet
+      ? judgeDischarge(
+          valve.discharge,
+          {
+            ...relieving,
+            outlet,
+            capacity_W: valve.guards === 'expansion' ? 0 : (capacity_W ?? 0),
+            power_W: protectsPower_W ?? 0,
+            openTemp_K: openTemp_K ?? 363.15,
+            coldTemp_K: coldestTemp_K(document) ?? 283.15,
+          },
+          rules,
+        )
+      : undefined,
+  }
+}
+
+function partsBehind(valve: ReliefValve, document: JobDocument): GuardedPart[] {
+  const { heating, hotWater } = document
+  if (valve.guards === 'heating') {
+    const boiler = heatingBoiler(document)
+    return [
+      ...(boiler ? [{ name: boiler.name, limitGauge_Pa: boiler.maxWorkingGauge_Pa?.value }] : []),
+      ...(heating?.weakParts ?? []).map((part) => ({
+        name: part.name,
+        limitGauge_Pa: part.maxWorkingGauge_Pa?.value,
+      })),
+      ...(heating?.vesselMaxWorkingGauge_Pa
+        ? [{ name: 'Vessel', limitGauge_Pa: heating.vesselMaxWorkingGauge_Pa.value }]
+        : []),
+    ]
+  }
+  const heater = hotWater ? hotWaterHeater(document) : undefined
+  return heater ? [{ name: heater.name, limitGauge_Pa: heater.maxWorkingGauge_Pa?.value }] : []
+}
+
+function missingForRelief(
+  { reliefs, appliances }: JobDocument,
+  practice: Practice,
+  wantsHeating: boolean,
+  heater: Appliance | undefined,
+): Missing[] {
+  const guarded = (guards: ReliefValve['guards']) =>
+    reliefs.some((valve) => valve.guards === guards)
+  const store = heater && heater.kind !== 'instantaneous-heater'
+  const boilerHere = fitted(appliances).some((one) => one.kind === 'boiler')
+  return [
+    ...(wantsHeating && boilerHere && !guarded('heating')
+      ? [{ place: 'reliefs', what: `The ${practice.words.reliefValve} of the heating` }]
+      : []),
+    ...(store && !guarded('temperature')
+      ? [{ place: 'reliefs', what: `The ${practice.words.temperatureRelief} of ${heater.name}` }]
+      : []),
+    ...(store && practice.safety.expansionReliefGauge_Pa !== undefined && !guarded('expansion')
+      ? [
+          {
+            place: 'reliefs',
+            what: `The expansion ${practice.words.reliefValve} of ${heater.name}`,
+          },
+        ]
+      : []),
+    ...reliefs.flatMap((valve, i) =>
+      valve.outlet === null && valve.size === null
+        ? [{ place: `reliefs.${i}`, what: `Size of ${valve.name}` }]
+        : [],
+    ),
+  ]
+}

@@ -1,0 +1,265 @@
+import { mainGauge_Pa } from '../../methods/supply/mainCurve'
+import type { ClosedConclusion } from '../../methods/supply/closedSystem'
+import type { Appliance, JobDocument } from '../../job/document'
+import { fingerprint } from '../../job/merge'
+import type { HotWaterSafety } from '../../job/pressureDocument'
+import type { Practice } from '../../practice/practices'
+import type { InletFault } from '../../methods/inlet-group/inletGroup'
+import { judgeInlet } from '../../methods/inlet-group/inletGroup'
+import { fitted } from '../../job/asked'
+import { nextSize_m3 } from '../../methods/vessel/catalogue'
+import type { Forecast } from '../../methods/vessel/forecast'
+import { forecastHotPressure } from '../../methods/vessel/forecast'
+import { leastStore_m3, potableVessel } from '../../methods/vessel/potable'
+import { storeSetting_K } from '../heat/sheet'
+import type { HeatAnswer } from '../heat/sheet'
+import { safetyFindings } from './findings'
+import { safetyWorkings } from './workings'
+import type { Missing, Sheet } from '../sheet'
+import type { ReadingsAnswer } from '../readings/sheet'
+import { coldestTemp_K } from '../readings/sheet'
+import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
+
+/** Share of the expansion relief's setting that the pressure may reach. Source: sources.potableVessel, common practice. */
+export const underRelief = 0.9
+
+export interface SafetyAnswer {
+  readonly heater: Appliance
+  readonly store_m3: number
+  readonly stores: boolean
+  readonly closed: ClosedConclusion
+  readonly staticGauge_Pa: number
+  readonly hasReducing: boolean
+  readonly reducingGauge_Pa: number
+  /** What stands at the store with everything shut, and with the wanted flow running. */
+  readonly reducedGauge_Pa: number
+  readonly runningGauge_Pa: number | undefined
+  readonly wanted_m3_s: number
+  readonly coldTemp_K: number
+  readonly storeTemp_K: number
+  readonly chargeGauge_Pa: number
+  readonly maxGauge_Pa: number
+  readonly expansionReliefGauge_Pa: number | undefined
+  readonly temperatureReliefGauge_Pa: number
+  readonly temperatureReliefTemp_K: number
+  readonly reliefsAssumed: boolean
+  readonly ratedGauge_Pa: number | undefined
+  readonly expansion_m3: number
+  /** Undefined where the supply leaves no room under the greatest pressure. */
+  readonly needed_m3: number | undefined
+  readonly vesselWanted: boolean
+  readonly fitted_m3: number
+  readonly forecast: Forecast | undefined
+  readonly atmosphere_Pa: number
+  readonly inletFaults: readonly InletFault[]
+}
+
+const stored = ['indirect-cylinder', 'storage-heater', 'instantaneous-heater'] as const
+/** What holds or makes the hot water: a store before an instantaneous heater. */
+export const hotWaterHeater = (document: JobDocument): Appliance | undefined =>
+  stored
+    .map((kind) => fitted(document.appliances).find((appliance) => appliance.kind === kind))
+    .find((one) => one !== undefined)
+
+/** What keeps the hot water from bursting its store: closed or open, vessel, settings, inlet group, cut-outs. */
+export function safetySheet(
+  document: JobDocument,
+  practice: Practice,
+  readings: ReadingsAnswer | undefined,
+  heat: HeatAnswer | undefined,
+): Sheet<SafetyAnswer> {
+  const { hotWater, survey } = document
+  const heater = hotWaterHeater(document)
+  if (!hotWater) return { applies: false, because: 'This job makes no hot water.' }
+  if (!heater)
+    return {
+      applies: false,
+      because: 'Nothing here stores hot water: the boiler makes it as it runs.',
+    }
+  const { safety } = hotWater
+  const stores = heater.kind !== 'instantaneous-heater'
+  const missing = missingForSafety(document, heater, safety, practice, stores)
+  const restsOn = fingerprint({
+    safety,
+    store: hotWater.storeTemp_K,
+    heater: { ...heater, papers: null, photos: null },
+    looked: survey.looked,
+    static: survey.coldMainStaticGauge_Pa,
+    cold: [survey.incomingTemp_K, survey.incomingColdestTemp_K],
+    elevation: survey.elevation_m,
+    practice: practice.name,
+    schools: document.schools,
+  })
+  const staticGauge_Pa = survey.coldMainStaticGauge_Pa?.value
+  const store_m3 = heater.water_m3?.value
+  const coldTemp_K = coldestTemp_K(document)
+  if (staticGauge_Pa === undefined || store_m3 === undefined || coldTemp_K === undefined)
+    return { applies: true, answer: undefined, missing, findings: [], workings: () => [], restsOn }
+  const answer = solveSafety(document, practice, {
+    heater,
+    safety,
+    stores,
+    staticGauge_Pa,
+    store_m3,
+    coldTemp_K,
+    readings,
+    heat,
+  })
+  return {
+    applies: true,
+    answer,
+    missing,
+    findings: safetyFindings(safety, practice, answer),
+    workings: () => safetyWorkings(answer),
+    restsOn,
+  }
+}
+
+interface Given {
+  readonly heater: Appliance
+  readonly safety: HotWaterSafety
+  readonly stores: boolean
+  readonly staticGauge_Pa: number
+  readonly store_m3: number
+  readonly coldTemp_K: number
+  readonly readings: ReadingsAnswer | undefined
+  readonly heat: HeatAnswer | undefined
+}
+
+function solveSafety(
+  document: JobDocument,
+  practice: Practice,
+  { heater, safety, stores, staticGauge_Pa, store_m3, coldTemp_K, readings, heat }: Given,
+): SafetyAnswer {
+  const rules = practice.safety
+  const { looked } = document.survey
+  const hasReducing =
+    looked.mainReducingValve?.answer === 'yes' ||
+    rules.inlet.includes('reducing-valve') ||
+    safety.reducingGauge_Pa !== null ||
+    safety.inlet.some((piece) => piece.kind === 'reducing-valve')
+  const reducingGauge_Pa = safety.reducingGauge_Pa?.value ?? rules.reducingGauge_Pa
+  const reducedGauge_Pa = hasReducing ? Math.min(staticGauge_Pa, reducingGauge_Pa) : staticGauge_Pa
+  const wanted_m3_s = heat?.wanted_m3_s ?? 0
+  const before_Pa =
+    readings?.curve && wanted_m3_s > 0 ? mainGauge_Pa(readings.curve, wanted_m3_s) : undefined
+  const runningGauge_Pa =
+    before_Pa === undefined
+      ? undefined
+      : Math.max(
+          0,
+          hasReducing
+            ? Math.min(before_Pa, reducingGauge_Pa - (safety.reducingFall_Pa?.value ?? 0))
+            : before_Pa,
+        )
+  const expansionReliefGauge_Pa =
+    safety.expansionReliefGauge_Pa?.value ?? (stores ? rules.expansionReliefGauge_Pa : undefined)
+  const temperatureReliefGauge_Pa =
+    safety.temperatureReliefGauge_Pa?.value ?? rules.temperatureReliefGauge_Pa
+  const ratedGauge_Pa = heater.maxWorkingGauge_Pa?.value
+  const lowestRelief_Pa = Math.min(
+    expansionReliefGauge_Pa ?? Infinity,
+    temperatureReliefGauge_Pa,
+    ratedGauge_Pa ?? Infinity,
+  )
+  const maxGauge_Pa = Math.min(rules.maxGauge_Pa ?? Infinity, underRelief * lowestRelief_Pa)
+  const storeTemp_K = storeSetting_K(document, practice)
+  const chargeGauge_Pa = safety.vesselChargeGauge_Pa?.value ?? reducedGauge_Pa
+  const atmosphere_Pa = siteAtmosphere_Pa(document)
+  const hot_K = Math.max(storeTemp_K, coldTemp_K)
+  const { expansion_m3, vessel_m3 } = potableVessel({
+    store_m3,
+    coldTemp_K,
+    hotTemp_K: hot_K,
+    chargeGauge_Pa: Math.max(chargeGauge_Pa, reducedGauge_Pa),
+    maxGauge_Pa,
+    atmosphere_Pa,
+  })
+  const closed = readings?.closing ?? { system: 'cannot-tell' as const, lookAt: [] }
+  const vesselWanted = closed.system !== 'open' && store_m3 >= leastStore_m3
+  const fitted_m3 =
+    safety.vesselSize_m3 ??
+    (vesselWanted && vessel_m3 !== undefined
+      ? (nextSize_m3(vessel_m3, practice.vessel.sizes_m3) ?? 0)
+      : 0)
+  return {
+    heater,
+    store_m3,
+    stores,
+    closed,
+    staticGauge_Pa,
+    hasReducing,
+    reducingGauge_Pa,
+    reducedGauge_Pa,
+    runningGauge_Pa,
+    wanted_m3_s,
+    coldTemp_K,
+    storeTemp_K,
+    chargeGauge_Pa,
+    maxGauge_Pa,
+    expansionReliefGauge_Pa,
+    temperatureReliefGauge_Pa,
+    temperatureReliefTemp_K: safety.temperatureReliefTemp_K?.value ?? rules.temperatureReliefTemp_K,
+    reliefsAssumed:
+      !safety.temperatureReliefGauge_Pa ||
+      (stores && rules.expansionReliefGauge_Pa !== undefined && !safety.expansionReliefGauge_Pa),
+    ratedGauge_Pa,
+    expansion_m3,
+    needed_m3: vessel_m3,
+    vesselWanted,
+    fitted_m3,
+    forecast:
+      fitted_m3 > 0
+        ? forecastHotPressure({
+            vessels: [{ volume_m3: fitted_m3, chargeGauge_Pa }],
+            fillGauge_Pa: reducedGauge_Pa,
+            expansion_m3,
+            atmosphere_Pa,
+          })
+        : undefined,
+    atmosphere_Pa,
+    inletFaults: judgeInlet(
+      safety.inlet,
+      stores ? rules.inlet.filter((kind) => kind !== 'vessel' || vesselWanted) : [],
+    ),
+  }
+}
+
+function missingForSafety(
+  { survey }: JobDocument,
+  heater: Appliance,
+  safety: HotWaterSafety,
+  practice: Practice,
+  stores: boolean,
+): Missing[] {
+  const at = `hotWater.safety`
+  const needs: [boolean, string, string][] = [
+    [
+      survey.coldMainStaticGauge_Pa !== null,
+      'survey.coldMainStaticGauge_Pa',
+      'Static pressure of the cold main',
+    ],
+    [heater.water_m3 !== null, `${at}.heater`, `Water content of ${heater.name}`],
+    [
+      heater.maxWorkingGauge_Pa !== null,
+      `${at}.heater`,
+      `Greatest working pressure of ${heater.name}`,
+    ],
+    [
+      survey.incomingTemp_K !== null || survey.incomingColdestTemp_K !== null,
+      'survey.incomingTemp_K',
+      'Temperature of the incoming water',
+    ],
+    [
+      !stores || safety.inlet.length > 0 || practice.safety.inlet.length < 2,
+      `${at}.inlet`,
+      'The inlet group, in the way of the water',
+    ],
+    [
+      !stores || safety.cutOut !== null,
+      `${at}.cutOut`,
+      'What cuts the heat off when the thermostat fails',
+    ],
+  ]
+  return needs.filter(([there]) => !there).map(([, place, what]) => ({ place, what }))
+}

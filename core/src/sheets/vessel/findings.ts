@@ -1,0 +1,457 @@
+import type { Finding, Remedy } from '../../answer/finding'
+import { sources } from '../../answer/sources'
+import type { Appliance, JobDocument } from '../../job/document'
+import type { Heating } from '../../job/pressureDocument'
+import type { Practice } from '../../practice/practices'
+import { showIn } from '../../units/format'
+import { nextSize_m3 } from '../../methods/vessel/catalogue'
+import { reliefLiftsGauge_Pa } from '../../methods/vessel/sizing'
+import type { VesselAnswer } from './sheet'
+
+/** A charge this near its target needs nothing done to it. Common practice, no source. */
+const chargeTolerance_Pa = 5000
+/** Above this elevation the thinner air changes an answer by more than a vessel size step may hide. Assumed. */
+const highSite_m = 600
+
+const methodSource = (practice: Practice) =>
+  practice.vessel.method === 'en12828' ? sources.en12828 : sources.handbookTank
+
+/** What is wrong with, or worth saying of, a designed vessel. */
+export function vesselFindings(
+  document: JobDocument,
+  heating: Heating,
+  practice: Practice,
+  answer: VesselAnswer,
+  boiler: Appliance | undefined,
+): readonly Finding[] {
+  return [
+    ...reliefFindings(practice, answer, heating),
+    ...sizeFindings(practice, answer),
+    ...forecastFindings(practice, answer),
+    ...chargeFindings(heating, answer, practice, boiler, document),
+    ...contentFindings(answer, practice),
+    ...siteFindings(document, answer),
+    ...(answer.fitted_m3 > 0 ? positionFindings(heating) : []),
+    ...stateFindings(heating, answer),
+    ...presetFindings(heating, practice, answer),
+  ]
+}
+
+function reliefFindings(
+  practice: Practice,
+  { inputs, weakest, reliefAssumed }: VesselAnswer,
+  heating: Heating,
+): Finding[] {
+  const show = showIn(practice.units)
+  const place = 'heating.reliefSetGauge_Pa'
+  const tooHigh =
+    weakest !== undefined && inputs.reliefSetGauge_Pa > weakest.maxWorkingGauge_Pa * (1 + 1e-6)
+  const lower =
+    weakest &&
+    practice.vessel.reliefSteps_Pa
+      .filter((step) => step <= weakest.maxWorkingGauge_Pa * (1 + 1e-6))
+      .pop()
+  return [
+    ...(tooHigh
+      ? [
+          {
+            id: 'relief-above-weakest',
+            severity: 'stop',
+            place,
+            source: sources.asmeIV,
+            names: [weakest.name],
+            figures: {
+              reliefSetGauge_Pa: inputs.reliefSetGauge_Pa,
+              limitGauge_Pa: weakest.maxWorkingGauge_Pa,
+            },
+            ...(lower === undefined
+              ? {}
+              : {
+                  remedy: setKnown(
+                    `use a ${show(lower, 'water-pressure')} ${practice.words.reliefValve}`,
+                    ['heating', 'reliefSetGauge_Pa'],
+                    lower,
+                    'Chosen',
+                  ),
+                }),
+          } satisfies Finding,
+        ]
+      : []),
+    ...(reliefAssumed && !tooHigh
+      ? [
+          {
+            id: 'relief-assumed',
+            severity: 'fix',
+            place,
+            source: sources.trade,
+            figures: { reliefSetGauge_Pa: inputs.reliefSetGauge_Pa },
+            ...(heating.reliefSetGauge_Pa
+              ? {}
+              : {
+                  remedy: setKnown(
+                    `fit ${show(inputs.reliefSetGauge_Pa, 'water-pressure')} and record it`,
+                    ['heating', 'reliefSetGauge_Pa'],
+                    inputs.reliefSetGauge_Pa,
+                    'Chosen',
+                  ),
+                }),
+          } satisfies Finding,
+        ]
+      : []),
+  ]
+}
+
+const setKnown = (
+  label: string,
+  path: readonly (string | number)[],
+  value: number,
+  from: string,
+): Remedy => ({ label, edits: [{ path, value: { value, basis: 'read', from } }] })
+
+function sizeFindings(
+  practice: Practice,
+  {
+    need,
+    fitted_m3,
+    fill,
+    fillAtVesselGauge_Pa: fillGauge_Pa,
+    fillByHand,
+    chosenByHand,
+  }: VesselAnswer,
+): Finding[] {
+  const source = methodSource(practice)
+  const tooSmall = fitted_m3 < need.neededNew_m3 * (1 - 1e-9)
+  const show = showIn(practice.units)
+  const bigger = nextSize_m3(need.neededNew_m3, practice.vessel.sizes_m3)
+  const outside =
+    fill.window &&
+    !tooSmall &&
+    (fillGauge_Pa < fill.window.leastGauge_Pa - 500 ||
+      fillGauge_Pa > fill.window.greatestGauge_Pa + 500)
+  return [
+    ...(tooSmall && chosenByHand
+      ? [
+          {
+            id: 'vessel-too-small',
+            severity: 'stop',
+            place: 'heating.vesselSize_m3',
+            source,
+            figures: { needed_m3: need.neededNew_m3, fitted_m3 },
+            ...(bigger === undefined
+              ? {}
+              : {
+                  remedy: {
+                    label: `take the ${show(bigger, 'small-volume')} ${practice.words.vessel}`,
+                    edits: [{ path: ['heating', 'vesselSize_m3'], value: bigger }],
+                  },
+                }),
+          } satisfies Finding,
+        ]
+      : []),
+    ...(outside && fill.window && fillByHand
+      ? [
+          {
+            id: 'fill-outside-window',
+            severity: 'fix',
+            place: 'heating.fillGauge_Pa',
+            source,
+            figures: {
+              fillGauge_Pa,
+              leastGauge_Pa: fill.window.leastGauge_Pa,
+              greatestGauge_Pa: fill.window.greatestGauge_Pa,
+            },
+            remedy: {
+              label: `fill to ${show(fill.targetGauge_Pa, 'water-pressure')}`,
+              edits: [{ path: ['heating', 'fillGauge_Pa'], value: null }],
+            },
+          } satisfies Finding,
+        ]
+      : []),
+  ]
+}
+
+function forecastFindings(
+  practice: Practice,
+  { forecast, need, inputs, fitted_m3, fill, fillByHand }: VesselAnswer,
+): Finding[] {
+  const place = 'heating.vesselSize_m3'
+  const next = practice.vessel.sizes_m3.find((size) => size > fitted_m3 * (1 + 1e-6))
+  const show = showIn(practice.units)
+  const remedy: Remedy | undefined = fillByHand
+    ? {
+        label: `fill to ${show(fill.targetGauge_Pa, 'water-pressure')}`,
+        edits: [{ path: ['heating', 'fillGauge_Pa'], value: null }],
+      }
+    : next === undefined
+      ? undefined
+      : {
+          label: `take the ${show(next, 'small-volume')} ${practice.words.vessel}`,
+          edits: [{ path: ['heating', 'vesselSize_m3'], value: next }],
+        }
+  const withRemedy = remedy ? { remedy } : {}
+  if (forecast.outcome === 'no-air-left')
+    return [
+      {
+        id: 'forecast-no-air-left',
+        severity: 'stop',
+        place,
+        source: sources.gasLaw,
+        figures: { fitted_m3 },
+        ...withRemedy,
+      },
+    ]
+  const liftsAt_Pa = reliefLiftsGauge_Pa(inputs)
+  const figures = {
+    hotGauge_Pa: forecast.hotGauge_Pa,
+    finalGauge_Pa: need.finalGauge_Pa,
+    reliefSetGauge_Pa: liftsAt_Pa,
+  }
+  if (forecast.hotGauge_Pa >= liftsAt_Pa)
+    return [
+      {
+        id: 'forecast-past-relief',
+        severity: 'stop',
+        place,
+        source: sources.gasLaw,
+        figures,
+        ...withRemedy,
+      },
+    ]
+  if (forecast.hotGauge_Pa > need.finalGauge_Pa + 500)
+    return [
+      {
+        id: 'forecast-eats-margin',
+        severity: 'fix',
+        place,
+        source: sources.gasLaw,
+        figures,
+        ...withRemedy,
+      },
+    ]
+  return []
+}
+
+function chargeFindings(
+  heating: Heating,
+  { need, fitted_m3, builtIn, inputs }: VesselAnswer,
+  practice: Practice,
+  boiler: Appliance | undefined,
+  document: JobDocument,
+): Finding[] {
+  const delivered = heating.deliveredChargeGauge_Pa?.value ?? practice.vessel.factoryFillGauge_Pa
+  const source = methodSource(practice)
+  const boilerIndex = document.appliances.findIndex((appliance) => appliance.id === boiler?.id)
+  const factory = practice.vessel.factoryFillGauge_Pa
+  return [
+    ...(delivered !== undefined &&
+    fitted_m3 > 0 &&
+    Math.abs(delivered - need.chargeGauge_Pa) > chargeTolerance_Pa
+      ? [
+          {
+            id: 'charge-as-delivered',
+            severity: 'note',
+            place: 'heating.deliveredChargeGauge_Pa',
+            source,
+            figures: { deliveredGauge_Pa: delivered, chargeGauge_Pa: need.chargeGauge_Pa },
+          } satisfies Finding,
+        ]
+      : []),
+    ...(builtIn && Math.abs(builtIn.chargeGauge_Pa - need.chargeGauge_Pa) > chargeTolerance_Pa
+      ? [
+          {
+            id: 'built-in-charge-differs',
+            severity: 'note',
+            place: `appliances.${boilerIndex}.builtInChargeGauge_Pa`,
+            source: sources.gasLaw,
+            figures: {
+              builtInGauge_Pa: builtIn.chargeGauge_Pa,
+              chargeGauge_Pa: need.chargeGauge_Pa,
+              counts_m3: need.builtInCounts_m3,
+              volume_m3: builtIn.volume_m3,
+            },
+          } satisfies Finding,
+        ]
+      : []),
+    ...(factory !== undefined && need.chargeGauge_Pa > factory + 500
+      ? [
+          {
+            id: 'factory-fill-too-low',
+            severity: 'note',
+            place: 'survey.topEmitterHeight_m',
+            source: sources.naFill,
+            figures: {
+              factoryGauge_Pa: factory,
+              fillGauge_Pa: need.chargeGauge_Pa,
+              height_m: inputs.height_m,
+            },
+          } satisfies Finding,
+        ]
+      : []),
+  ]
+}
+
+function contentFindings({ content, goodFor_m3 }: VesselAnswer, practice: Practice): Finding[] {
+  if (content.assumed_m3 <= 0) return []
+  const spare_m3 = goodFor_m3 - content.total_m3
+  const carries = content.assumed_m3 * 0.2 > spare_m3
+  return [
+    {
+      id: 'content-assumed',
+      severity: carries ? 'fix' : 'note',
+      place: 'heating.content',
+      source: methodSource(practice),
+      figures: { assumed_m3: content.assumed_m3, total_m3: content.total_m3, goodFor_m3 },
+    },
+  ]
+}
+
+function siteFindings(document: JobDocument, { inputs }: VesselAnswer): Finding[] {
+  const { sizeOn, maxFlowTemp_K, highLimitTemp_K, elevation_m } = document.survey
+  const limit = highLimitTemp_K?.value ?? 0
+  return [
+    ...(sizeOn.on === 'flow' && limit > (maxFlowTemp_K?.value ?? 0)
+      ? [
+          {
+            id: 'sized-on-flow-temperature',
+            severity: 'note',
+            place: 'survey.highLimitTemp_K',
+            source: sources.trade,
+            names: [sizeOn.because],
+            figures: { maxTemp_K: inputs.maxTemp_K, limitTemp_K: limit },
+          } satisfies Finding,
+        ]
+      : []),
+    ...(elevation_m && elevation_m.value > highSite_m
+      ? [
+          {
+            id: 'high-site',
+            severity: 'note',
+            place: 'survey.elevation_m',
+            source: sources.standardAtmosphere,
+            figures: { elevation_m: elevation_m.value, atmosphereAbs_Pa: inputs.atmosphere_Pa },
+          } satisfies Finding,
+        ]
+      : []),
+  ]
+}
+
+function positionFindings({ position }: Heating): Finding[] {
+  const { side, between, from, carriedBy } = position
+  const at = (
+    id: Finding['id'],
+    severity: Finding['severity'],
+    key: keyof typeof position,
+  ): Finding => ({ id, severity, place: `heating.position.${key}`, source: sources.trade })
+  const unknown = Object.values(position).some((value) => value === null)
+  return [
+    ...(between === 'plain-valve'
+      ? [at('vessel-can-be-shut', 'stop', 'between')]
+      : between === 'zone-valve'
+        ? [at('vessel-on-zone', 'fix', 'between')]
+        : []),
+    ...(side === 'delivery' ? [at('vessel-after-pump', 'fix', 'side')] : []),
+    ...(from === 'above' ? [at('vessel-from-above', 'note', 'from')] : []),
+    ...(carriedBy === 'pipe' ? [at('vessel-hangs-on-pipe', 'fix', 'carriedBy')] : []),
+    ...(unknown ? [{ ...at('vessel-place-open', 'note', 'side'), place: 'heating.position' }] : []),
+  ]
+}
+
+/** Least pressure over the boil at the highest point. Common practice, no source. */
+const boilMargin_Pa = 20000
+
+function stateFindings(
+  heating: Heating,
+  { vapourMargin_Pa, acceptedRatio, need, inputs, fitted_m3 }: VesselAnswer,
+): Finding[] {
+  const limit = heating.vesselAcceptance?.value
+  const rated = heating.vesselMaxWorkingGauge_Pa?.value
+  return [
+    ...(vapourMargin_Pa !== undefined && vapourMargin_Pa < boilMargin_Pa
+      ? [
+          {
+            id: 'near-the-boil',
+            severity: vapourMargin_Pa < 0 ? 'stop' : 'fix',
+            place: 'survey.maxFlowTemp_K',
+            source: sources.if97,
+            figures: { margin_Pa: Math.max(0, vapourMargin_Pa), maxTemp_K: inputs.maxTemp_K },
+          } satisfies Finding,
+        ]
+      : []),
+    ...(limit !== undefined && acceptedRatio !== undefined && acceptedRatio > limit * (1 + 1e-6)
+      ? [
+          {
+            id: 'vessel-over-acceptance',
+            severity: 'fix',
+            place: 'heating.vesselAcceptance',
+            source: sources.maker,
+            figures: { acceptedRatio, limitRatio: limit, fitted_m3 },
+          } satisfies Finding,
+        ]
+      : []),
+    ...(rated !== undefined && rated < inputs.reliefSetGauge_Pa * (1 - 1e-6)
+      ? [
+          {
+            id: 'vessel-below-relief',
+            severity: 'stop',
+            place: 'heating.vesselMaxWorkingGauge_Pa',
+            source: sources.maker,
+            figures: { ratedGauge_Pa: rated, reliefSetGauge_Pa: inputs.reliefSetGauge_Pa },
+          } satisfies Finding,
+        ]
+      : []),
+    ...(heating.chargeGauge_Pa && heating.chargeGauge_Pa.value < need.staticHead_Pa
+      ? [
+          {
+            id: 'charge-below-head',
+            severity: 'stop',
+            place: 'heating.chargeGauge_Pa',
+            source: sources.gasLaw,
+            figures: { chargeGauge_Pa: heating.chargeGauge_Pa.value, head_Pa: need.staticHead_Pa },
+            remedy: {
+              label: 'take the computed charge',
+              edits: [{ path: ['heating', 'chargeGauge_Pa'], value: null }],
+            },
+          } satisfies Finding,
+        ]
+      : []),
+  ]
+}
+
+/** What arrived preset: the charge and the feed as they came, and whether either has to be changed. */
+function presetFindings(
+  heating: Heating,
+  practice: Practice,
+  { need, fillGauge_Pa, fitted_m3, builtIn }: VesselAnswer,
+): Finding[] {
+  const feed = heating.feedSetGauge_Pa?.value ?? practice.vessel.factoryFillGauge_Pa
+  const delivered =
+    fitted_m3 === 0
+      ? builtIn?.chargeGauge_Pa
+      : (heating.deliveredChargeGauge_Pa?.value ?? practice.vessel.factoryFillGauge_Pa)
+  if (feed === undefined) return []
+  const feedOff = Math.abs(feed - fillGauge_Pa) > practice.vessel.fillTolerance_Pa
+  const chargeOff =
+    delivered !== undefined && Math.abs(delivered - need.chargeGauge_Pa) > chargeTolerance_Pa
+  const figures = { feedGauge_Pa: feed, fillGauge_Pa, chargeGauge_Pa: need.chargeGauge_Pa }
+  if (feedOff)
+    return [
+      {
+        id: 'feed-to-be-set',
+        severity: 'note',
+        place: 'heating.feedSetGauge_Pa',
+        source: sources.trade,
+        figures,
+      },
+    ]
+  return chargeOff
+    ? []
+    : [
+        {
+          id: 'preset-suits',
+          severity: 'note',
+          place: 'heating.feedSetGauge_Pa',
+          source: sources.trade,
+          figures,
+        },
+      ]
+}

@@ -1,0 +1,343 @@
+import type { Finding } from '../../answer/finding'
+import { sources } from '../../answer/sources'
+import type { Appliance, JobDocument } from '../../job/document'
+import type { Heating } from '../../job/pressureDocument'
+import { fingerprint } from '../../job/merge'
+import { heatingFluidOf } from '../../job/heatingFluid'
+import { circuitFacts } from '../circuit/sheet'
+import { heatingBoiler } from '../../job/heatingBoiler'
+import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
+import type { Practice } from '../../practice/practices'
+import { gravity_m_s2, psi_Pa } from '../../units/units'
+import { saturationAbs_Pa, waterDensity_kg_m3 } from '../../methods/water/water'
+import { fluidDensity_kg_m3 } from '../../methods/fluid/glycol'
+import type { ChargedVessel, Forecast } from '../../methods/vessel/forecast'
+import { forecastHotPressure } from '../../methods/vessel/forecast'
+import { linearExpansion_1_K } from '../../methods/vessel/handbook'
+import { sealedTableVessel_m3 } from '../../methods/vessel/sealedTable'
+import type {
+  FillTarget,
+  SensitivityBar,
+  VesselInputs,
+  VesselNeed,
+} from '../../methods/vessel/sizing'
+import {
+  designPressures,
+  fillTarget,
+  largestSystem_m3,
+  otherVessels,
+  realExpansion_m3,
+  sensitivity,
+  sizeVessel,
+} from '../../methods/vessel/sizing'
+import type { CircuitFacts } from '../circuit/sheet'
+import type { HeatingContent } from '../../job/heatingContent'
+import { heatingContent } from '../../job/heatingContent'
+import { chargedAt_K } from './chargedAt'
+import type { Missing, Sheet } from '../sheet'
+import { vesselFindings } from './findings'
+import { vesselWorkings } from './workings'
+
+export interface WeakestPart {
+  readonly name: string
+  readonly maxWorkingGauge_Pa: number
+}
+
+export interface VesselAnswer {
+  readonly inputs: VesselInputs
+  readonly content: HeatingContent
+  readonly need: VesselNeed
+  /** Separate vessel: chosen by hand or the smallest stock size; 0 when the built-in one is enough. */
+  readonly fitted_m3: number
+  readonly chosenByHand: boolean
+  readonly builtIn?: ChargedVessel
+  readonly fill: FillTarget
+  /** The fill the job works with: by hand, or the computed target. */
+  readonly fillGauge_Pa: number
+  readonly fillByHand: boolean
+  /** What the fill point's gauge shows more than the vessel, gauge Pa less gauge Pa: the vessel stands above it. */
+  readonly vesselHead_Pa: number
+  /** The same fill where the vessel stands. */
+  readonly fillAtVesselGauge_Pa: number
+  /** At the vessel, as is everything of the method. */
+  readonly forecast: Forecast
+  /** Charge to pump up to at the temperature of the day, vessel isolated and its water side empty. */
+  readonly pumpUp: { readonly dayTemp_K: number; readonly gauge_Pa: number }
+  /** At the highest point, hot, over the pressure at which the water would boil; undefined where the hot pressure is. */
+  readonly vapourMargin_Pa: number | undefined
+  /** Share of the vessels that is water when hot. */
+  readonly acceptedRatio: number | undefined
+  readonly weakest: WeakestPart | undefined
+  readonly reliefAssumed: boolean
+  /** The method this practice does not use, for comparison. */
+  readonly other: {
+    readonly method: VesselInputs['method']
+    readonly needed_m3: number | undefined
+    readonly table_m3?: number
+  }
+  readonly goodFor_m3: number
+  readonly sensitivity: readonly SensitivityBar[]
+}
+
+/** The part of the circuit with the lowest greatest working pressure, among those whose limit is known. */
+export function weakestPart(
+  heating: Heating,
+  boiler: Appliance | undefined,
+): WeakestPart | undefined {
+  const limits = [...(boiler ? [boiler] : []), ...heating.weakParts].flatMap(
+    ({ name, maxWorkingGauge_Pa }) =>
+      maxWorkingGauge_Pa ? [{ name, maxWorkingGauge_Pa: maxWorkingGauge_Pa.value }] : [],
+  )
+  return limits.sort((a, b) => a.maxWorkingGauge_Pa - b.maxWorkingGauge_Pa)[0]
+}
+
+/** Designs the heating vessel: content, charge, size, fill and the hot pressure to expect. */
+export function vesselSheet(document: JobDocument, practice: Practice): Sheet<VesselAnswer> {
+  const { heating, survey } = document
+  if (!heating) return { applies: false, because: 'This job has no heating circuit.' }
+  const boiler = heatingBoiler(document)
+  const facts = circuitFacts(document, heating, practice)
+  const content = heatingContent(heating, boiler, {
+    sizeOf: (id) => facts.sizes.get(id),
+    loadEach_W: (id) => facts.loadsEach.get(id),
+  })
+  const missing = missingForVessel(document, heating, content, facts)
+  const {
+    elevation_m,
+    fillTemp_K: filled,
+    maxFlowTemp_K: flow,
+    highLimitTemp_K: limit,
+    topEmitterHeight_m: top,
+    sizeOn,
+  } = survey
+  const { papers: _papers, photos: _photos, ...plate } = boiler ?? { papers: null, photos: null }
+  const restsOn = fingerprint({
+    survey: { elevation_m, filled, flow, limit, top, sizeOn },
+    heating,
+    heat: [document.heat.zones, document.heat.flowTemp_K],
+    boiler: plate,
+    practice: practice.name,
+  })
+  const none = (findings: readonly Finding[]): Sheet<VesselAnswer> => ({
+    applies: true,
+    answer: undefined,
+    missing,
+    findings,
+    workings: () => [],
+    restsOn,
+  })
+  const { fillTemp_K, maxFlowTemp_K, highLimitTemp_K, topEmitterHeight_m } = survey
+  if (missing.length > 0 || !fillTemp_K || !maxFlowTemp_K || !topEmitterHeight_m) return none([])
+
+  const maxTemp_K =
+    survey.sizeOn.on === 'flow'
+      ? maxFlowTemp_K.value
+      : Math.max(maxFlowTemp_K.value, highLimitTemp_K?.value ?? 0)
+  if (maxTemp_K <= fillTemp_K.value)
+    return none([
+      {
+        id: 'temperature-order',
+        severity: 'stop',
+        place: 'survey.maxFlowTemp_K',
+        source: sources.arithmetic,
+        figures: { fillTemp_K: fillTemp_K.value, maxTemp_K },
+      },
+    ])
+  const builtIn =
+    boiler?.builtInVessel_m3 && boiler.builtInVessel_m3.value > 0
+      ? {
+          volume_m3: boiler.builtInVessel_m3.value,
+          chargeGauge_Pa: boiler.builtInChargeGauge_Pa?.value ?? 0,
+        }
+      : undefined
+  const further = heating.furtherVessels.flatMap((vessel) =>
+    vessel.volume_m3 && vessel.volume_m3.value > 0
+      ? [{ volume_m3: vessel.volume_m3.value, chargeGauge_Pa: vessel.chargeGauge_Pa?.value ?? 0 }]
+      : [],
+  )
+  const vesselHeight_m = heating.vesselHeight_m?.value ?? 0
+  const inputs: VesselInputs = {
+    method: practice.vessel.method,
+    system_m3: content.total_m3,
+    fillTemp_K: fillTemp_K.value,
+    maxTemp_K,
+    height_m: topEmitterHeight_m.value - vesselHeight_m,
+    reliefAbove_m: (heating.reliefHeight_m?.value ?? vesselHeight_m) - vesselHeight_m,
+    fluid: heatingFluidOf(heating),
+    further,
+    ...(heating.chargeGauge_Pa ? { chargeSetGauge_Pa: heating.chargeGauge_Pa.value } : {}),
+    reliefSetGauge_Pa: heating.reliefSetGauge_Pa?.value ?? practice.vessel.reliefUsualGauge_Pa,
+    atmosphere_Pa: siteAtmosphere_Pa(document),
+    margin_Pa: practice.vessel.margin_Pa,
+    reliefMargin_Pa: practice.vessel.reliefMargin_Pa ?? 5 * psi_Pa,
+    pipeExpansion_1_K: linearExpansion_1_K[content.pipeMaterial],
+    builtIn,
+    sizes_m3: practice.vessel.sizes_m3,
+  }
+  const sizing = sizeVessel(inputs)
+  const weakest = weakestPart(heating, boiler)
+  if (sizing.outcome === 'no-room') {
+    return none([
+      {
+        id: 'no-room-under-relief',
+        severity: 'stop',
+        place: 'heating.reliefSetGauge_Pa',
+        source: practice.vessel.method === 'en12828' ? sources.en12828 : sources.handbookTank,
+        figures: { chargeGauge_Pa: sizing.chargeGauge_Pa, finalGauge_Pa: sizing.finalGauge_Pa },
+      },
+    ])
+  }
+  const { need } = sizing
+  const fitted_m3 = heating.vesselSize_m3 ?? need.stock_m3
+  if (fitted_m3 === undefined)
+    return none([
+      {
+        id: 'no-catalogue-size',
+        severity: 'stop',
+        place: 'heating.vesselSize_m3',
+        source: sources.trade,
+        figures: {
+          needed_m3: need.neededNew_m3,
+          largest_m3: practice.vessel.sizes_m3[practice.vessel.sizes_m3.length - 1] ?? 0,
+        },
+      },
+    ])
+
+  const fill = fillTarget(inputs, need, fitted_m3)
+  const vesselHead_Pa = waterDensity_kg_m3(inputs.fillTemp_K) * gravity_m_s2 * vesselHeight_m
+  const fillAtVesselGauge_Pa = heating.fillGauge_Pa
+    ? heating.fillGauge_Pa.value - vesselHead_Pa
+    : Number.isFinite(fill.targetGauge_Pa)
+      ? fill.targetGauge_Pa
+      : need.chargeGauge_Pa
+  const vessels = [
+    ...(fitted_m3 > 0 ? [{ volume_m3: fitted_m3, chargeGauge_Pa: need.chargeGauge_Pa }] : []),
+    ...otherVessels(inputs),
+  ]
+  const forecast = forecastHotPressure({
+    vessels,
+    fillGauge_Pa: fillAtVesselGauge_Pa,
+    expansion_m3: realExpansion_m3(inputs),
+    atmosphere_Pa: inputs.atmosphere_Pa,
+  })
+  const reliefSteps = practice.vessel.reliefSteps_Pa
+  const dayTemp_K = heating.dayTemp_K?.value ?? chargedAt_K
+  const hotGauge_Pa = forecast.outcome === 'settles' ? forecast.hotGauge_Pa : undefined
+  const all_m3 = vessels.reduce((sum, vessel) => sum + vessel.volume_m3, 0)
+  const answer: VesselAnswer = {
+    inputs,
+    content,
+    need,
+    fitted_m3,
+    chosenByHand: heating.vesselSize_m3 !== null,
+    ...(builtIn ? { builtIn } : {}),
+    fill,
+    fillGauge_Pa: fillAtVesselGauge_Pa + vesselHead_Pa,
+    fillByHand: heating.fillGauge_Pa !== null,
+    vesselHead_Pa,
+    fillAtVesselGauge_Pa,
+    forecast,
+    pumpUp: {
+      dayTemp_K,
+      gauge_Pa:
+        ((need.chargeGauge_Pa + inputs.atmosphere_Pa) * dayTemp_K) / chargedAt_K -
+        inputs.atmosphere_Pa,
+    },
+    vapourMargin_Pa:
+      hotGauge_Pa === undefined
+        ? undefined
+        : hotGauge_Pa -
+          fluidDensity_kg_m3(inputs.fluid ?? { kind: 'water', massFraction: 0 }, maxTemp_K) *
+            gravity_m_s2 *
+            inputs.height_m +
+          inputs.atmosphere_Pa -
+          saturationAbs_Pa(maxTemp_K),
+    acceptedRatio:
+      forecast.outcome === 'settles' && all_m3 > 0
+        ? (forecast.coldWater_m3 + realExpansion_m3(inputs)) / all_m3
+        : undefined,
+    weakest,
+    reliefAssumed: !heating.reliefSetGauge_Pa || heating.reliefSetGauge_Pa.basis === 'assumed',
+    other: otherMethod(inputs, need, fillAtVesselGauge_Pa),
+    goodFor_m3: largestSystem_m3(inputs, fitted_m3),
+    sensitivity: sensitivity(inputs, (reliefSteps[1] ?? 0) - (reliefSteps[0] ?? 0)),
+  }
+  return {
+    applies: true,
+    answer,
+    missing,
+    findings: vesselFindings(document, heating, practice, answer, boiler),
+    workings: () => vesselWorkings(answer),
+    restsOn,
+  }
+}
+
+function otherMethod(
+  inputs: VesselInputs,
+  need: VesselNeed,
+  fillGauge_Pa: number,
+): VesselAnswer['other'] {
+  const method = inputs.method === 'en12828' ? 'handbook' : 'en12828'
+  const otherInputs: VesselInputs = {
+    ...inputs,
+    method,
+    ...(method === 'handbook'
+      ? { reliefMargin_Pa: inputs.reliefSetGauge_Pa - designPressures(inputs).finalGauge_Pa }
+      : { margin_Pa: 30000 }),
+  }
+  const sizing = sizeVessel(otherInputs)
+  const table_m3 = sealedTableVessel_m3({
+    system_m3: inputs.system_m3,
+    chargeGauge_Pa: need.chargeGauge_Pa,
+    initialGauge_Pa: fillGauge_Pa,
+    reliefSetGauge_Pa: inputs.reliefSetGauge_Pa,
+  })
+  return {
+    method,
+    needed_m3: sizing.outcome === 'sized' ? sizing.need.needed_m3 : undefined,
+    ...(table_m3 === undefined ? {} : { table_m3 }),
+  }
+}
+
+function missingForVessel(
+  { survey }: JobDocument,
+  heating: Heating,
+  content: HeatingContent,
+  facts: CircuitFacts,
+): Missing[] {
+  const needs: [boolean, string, string][] = [
+    [survey.fillTemp_K !== null, 'survey.fillTemp_K', 'System water temperature when filled'],
+    [survey.maxFlowTemp_K !== null, 'survey.maxFlowTemp_K', 'Highest flow temperature'],
+    [
+      survey.highLimitTemp_K !== null || survey.sizeOn.on === 'flow',
+      'survey.highLimitTemp_K',
+      'The temperature the high limit acts at',
+    ],
+    [
+      survey.topEmitterHeight_m !== null,
+      'survey.topEmitterHeight_m',
+      'Height of the highest emitter',
+    ],
+    [
+      content.total_m3 > 0 && heating.emitters.length + heating.pipes.length > 0,
+      'heating.content',
+      'The emitters and pipes that hold the water',
+    ],
+    ...heating.emitters.map((emitter, i): [boolean, string, string] => [
+      emitter.waterEach_m3 !== null || (emitter.type !== null && facts.loadsEach.has(emitter.id)),
+      `heating.emitters.${i}`,
+      `Water in ${emitter.name}, or its type and heat`,
+    ]),
+    ...heating.pipes.map((pipe, i): [boolean, string, string] => [
+      pipe.length_m !== null,
+      `heating.pipes.${i}`,
+      `Length of ${pipe.name}`,
+    ]),
+    ...heating.pipes.map((pipe, i): [boolean, string, string] => [
+      facts.sizes.has(pipe.id),
+      `heating.pipes.${i}`,
+      `Size of ${pipe.name}: name it, or give the heat of its zone`,
+    ]),
+  ]
+  return needs.filter(([there]) => !there).map(([, place, what]) => ({ place, what }))
+}

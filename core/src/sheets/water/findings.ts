@@ -1,0 +1,313 @@
+import { atMost } from '../../answer/expect'
+import type { Finding } from '../../answer/finding'
+import { sources } from '../../answer/sources'
+import type { JobDocument } from '../../job/document'
+import type { Practice } from '../../practice/practices'
+import type { WaterAnswer, WaterPipeAnswer } from './sheet'
+import { returnMost_m_s } from './waterLoop'
+
+/** Least share of the higher of two pressures that the lower has at a mixer. Common practice, no source. */
+const mixerShare = 0.5
+
+/** What is wrong with, or worth saying of, a water feed. */
+export function waterFindings(
+  document: JobDocument,
+  practice: Practice,
+  answer: WaterAnswer,
+): readonly Finding[] {
+  return [
+    ...(answer.sizesFound
+      ? []
+      : [
+          {
+            id: 'water-no-size',
+            severity: 'stop',
+            place: 'water.segments',
+            source: sources.colebrook,
+          } satisfies Finding,
+        ]),
+    ...outletFindings(document, answer),
+    ...pipeFindings(practice, answer),
+    ...mainFindings(answer),
+    ...answer.waits
+      .filter((wait) => wait.wait_s > practice.water.waitMost_s)
+      .map(({ pipe, volume_m3, wait_s }): Finding => ({
+        id: 'water-wait-long',
+        severity: 'note',
+        place: pipe.place,
+        names: [pipe.end?.outlet.name ?? pipe.segment.name],
+        figures: { volume_m3, wait_s, most_s: practice.water.waitMost_s },
+        source: practice.water.waitSource,
+      })),
+    ...fireFindings(answer),
+    ...answer.mixers
+      .filter(
+        ({ hot, cold }) =>
+          Math.min(hot.farGauge_Pa, cold.farGauge_Pa) <
+          mixerShare * Math.max(hot.farGauge_Pa, cold.farGauge_Pa),
+      )
+      .map(({ outlet, hot, cold }): Finding => ({
+        id: 'water-mixer-uneven',
+        severity: 'fix',
+        place: hot.place,
+        names: [outlet.name],
+        figures: { hotGauge_Pa: hot.farGauge_Pa, coldGauge_Pa: cold.farGauge_Pa },
+        source: sources.trade,
+      })),
+    ...makeUpFindings(document, answer),
+    ...loopFindings(document, answer),
+    ...(answer.uncovered.length > 0
+      ? [
+          {
+            id: 'water-units-not-covered',
+            severity: 'note',
+            place: 'water.segments',
+            names: [answer.uncovered.join(', ')],
+            source: sources.hunter,
+          } satisfies Finding,
+        ]
+      : []),
+  ]
+}
+
+function outletFindings(document: JobDocument, answer: WaterAnswer): Finding[] {
+  const reached = (outletId: string, side: 'hot' | 'cold') =>
+    answer.pipes.some((pipe) => pipe.end?.outlet.id === outletId && pipe.end.side === side)
+  const hotThere = answer.pipes.some((pipe) => pipe.side === 'hot')
+  return [
+    ...answer.pipes
+      .filter((pipe) => pipe.end && !atMost(answer.wantedGauge_Pa, pipe.farGauge_Pa))
+      .map((pipe): Finding => {
+        const byHand = answer.pipes.filter((other) => !other.chosen)
+        return {
+          id: 'water-outlet-starved',
+          severity: 'stop',
+          place: pipe.place,
+          names: [`${pipe.end?.outlet.name ?? ''}, ${pipe.side}`],
+          figures: {
+            leftGauge_Pa: pipe.farGauge_Pa,
+            wantedGauge_Pa: answer.wantedGauge_Pa,
+            flow_m3_s: answer.total_m3_s,
+          },
+          source: sources.colebrook,
+          ...(byHand.length > 0
+            ? {
+                remedy: {
+                  label: 'let Hestian choose the sizes',
+                  edits: byHand.map((other) => ({
+                    path: [
+                      'water',
+                      'segments',
+                      document.water.segments.indexOf(other.segment),
+                      'size',
+                    ],
+                    value: null,
+                  })),
+                },
+              }
+            : {}),
+        }
+      }),
+    ...(document.hotWater?.outlets ?? []).flatMap((outlet): Finding[] =>
+      hotThere && outlet.kind !== 'garden-tap' && !reached(outlet.id, 'hot')
+        ? [
+            {
+              id: 'water-outlet-unfed',
+              severity: 'fix',
+              place: 'water.segments',
+              names: [outlet.name, 'hot'],
+              source: sources.continuity,
+            },
+          ]
+        : !hotThere && !reached(outlet.id, 'cold')
+          ? [
+              {
+                id: 'water-outlet-unfed',
+                severity: 'fix',
+                place: 'water.segments',
+                names: [outlet.name, 'cold'],
+                source: sources.continuity,
+              },
+            ]
+          : [],
+    ),
+  ]
+}
+
+function pipeFindings(practice: Practice, answer: WaterAnswer): Finding[] {
+  const byId = new Map(answer.pipes.map((pipe) => [pipe.id, pipe]))
+  const feeds = new Set(answer.pipes.map((pipe) => pipe.segment.from))
+  return answer.pipes.flatMap((pipe): Finding[] => {
+    const most_m_s = pipe.side === 'hot' ? practice.water.hotMost_m_s : practice.water.coldMost_m_s
+    const feeder: WaterPipeAnswer | undefined = byId.get(pipe.segment.from)
+    return [
+      ...(atMost(pipe.velocity_m_s, most_m_s)
+        ? []
+        : [
+            {
+              id: 'water-too-fast',
+              severity: 'fix',
+              place: pipe.place,
+              names: [pipe.segment.name, pipe.size.name],
+              figures: { speed_m_s: pipe.velocity_m_s, most_m_s },
+              source: practice.water.velocitySource,
+              ...(pipe.chosen
+                ? {}
+                : {
+                    remedy: {
+                      label: 'let Hestian choose its size',
+                      edits: [
+                        {
+                          path: [
+                            ...pipe.place
+                              .split('.')
+                              .map((key) => (/^\d+$/.test(key) ? Number(key) : key)),
+                            'size',
+                          ],
+                          value: null,
+                        },
+                      ],
+                    },
+                  }),
+            } satisfies Finding,
+          ]),
+      ...(feeder && pipe.size.bore_m > feeder.size.bore_m * 1.02
+        ? [
+            {
+              id: 'water-branch-over-feeder',
+              severity: 'note',
+              place: pipe.place,
+              names: [pipe.segment.name, feeder.segment.name],
+              source: sources.trade,
+            } satisfies Finding,
+          ]
+        : []),
+      ...(pipe.segment.end === null && !feeds.has(pipe.id)
+        ? [
+            {
+              id: 'water-dead-main',
+              severity: 'fix',
+              place: pipe.place,
+              names: [pipe.segment.name],
+              source: sources.trade,
+            } satisfies Finding,
+          ]
+        : []),
+    ]
+  })
+}
+
+function mainFindings({ curve, staticGauge_Pa, total_m3_s }: WaterAnswer): Finding[] {
+  if (!curve)
+    return [
+      {
+        id: 'water-main-assumed',
+        severity: 'fix',
+        place: 'survey.mainPoints',
+        figures: { staticGauge_Pa },
+        source: sources.hydrantFlow,
+      },
+    ]
+  return total_m3_s > curve.measured_m3_s * 1.001
+    ? [
+        {
+          id: 'water-main-past-measured',
+          severity: 'note',
+          place: 'survey.mainPoints',
+          figures: { flow_m3_s: total_m3_s, measured_m3_s: curve.measured_m3_s },
+          source: sources.hydrantFlow,
+        },
+      ]
+    : []
+}
+
+function fireFindings(answer: WaterAnswer): Finding[] {
+  const least_m3_s = answer.heaterLeast_m3_s
+  if (least_m3_s === undefined) return []
+  return answer.pipes
+    .filter((pipe) => pipe.end?.side === 'hot' && pipe.end.each_m3_s < least_m3_s * (1 - 1e-9))
+    .map((pipe): Finding => ({
+      id: 'water-will-not-fire',
+      severity: 'fix',
+      place: pipe.place,
+      names: [pipe.end?.outlet.name ?? pipe.segment.name],
+      figures: { flow_m3_s: pipe.end?.each_m3_s ?? 0, least_m3_s },
+      source: sources.maker,
+    }))
+}
+
+function makeUpFindings(document: JobDocument, answer: WaterAnswer): Finding[] {
+  const end = answer.pipes.find((pipe) => pipe.segment.end?.kind === 'make-up')
+  if (!end) return []
+  const { device, reducing } = document.water.makeUp
+  return [
+    ...(device === null
+      ? [
+          {
+            id: 'water-make-up-open',
+            severity: 'fix',
+            place: 'water.makeUp',
+            source: sources.trade,
+          } satisfies Finding,
+        ]
+      : []),
+    ...(device === 'none'
+      ? [
+          {
+            id: 'water-make-up-unguarded',
+            severity: 'stop',
+            place: 'water.makeUp',
+            source: sources.trade,
+          } satisfies Finding,
+        ]
+      : []),
+    ...(reducing === 'no' && answer.reducedTo_Pa === undefined
+      ? [
+          {
+            id: 'water-make-up-no-reducing',
+            severity: 'fix',
+            place: 'water.makeUp',
+            figures: { staticGauge_Pa: answer.staticGauge_Pa },
+            source: sources.trade,
+          } satisfies Finding,
+        ]
+      : []),
+  ]
+}
+
+function loopFindings(document: JobDocument, { loop }: WaterAnswer): Finding[] {
+  if (!loop || !document.water.loop) return []
+  return [
+    ...(document.water.loop.lagging_m === null
+      ? [
+          {
+            id: 'water-loop-undecided',
+            severity: 'fix',
+            place: 'water.loop',
+            source: sources.pipeLoss,
+          } satisfies Finding,
+        ]
+      : []),
+    ...(document.water.loop.lagging_m?.value === 0
+      ? [
+          {
+            id: 'water-loop-bare',
+            severity: 'fix',
+            place: 'water.loop',
+            figures: { bareLoss_W: loop.bareLoss_W, laggedLoss_W: loop.laggedLoss_W },
+            source: sources.pipeLoss,
+          } satisfies Finding,
+        ]
+      : []),
+    ...loop.returns
+      .filter((one) => one.velocity_m_s > returnMost_m_s * (1 + 1e-9))
+      .map((one): Finding => ({
+        id: 'water-loop-fast',
+        severity: 'fix',
+        place: 'water.loop',
+        names: [one.back.name],
+        figures: { speed_m_s: one.velocity_m_s, most_m_s: returnMost_m_s },
+        source: sources.trade,
+      })),
+  ]
+}

@@ -1,0 +1,611 @@
+import type { Working } from '../../answer/working'
+import { outletFlow_m3_s, unitsOfOutlet } from '../../methods/demand/simultaneous'
+import type { DesignBy, EndDraw, Moment, Side } from '../../methods/feed/designFlow'
+import { designFlows } from '../../methods/feed/designFlow'
+import { fillTime_s, usualBypass_m3_s, usualFeed_m3_s } from '../../methods/feed/fill'
+import type { Properties } from '../../methods/fluid/glycol'
+import { fluidAt, plainWater } from '../../methods/fluid/glycol'
+import type { PipeSize } from '../../methods/materials/pipes'
+import { materials, sizeNamed } from '../../methods/materials/pipes'
+import { priceList } from '../../methods/materials/prices'
+import { deadLeg } from '../../methods/hot-water/pipes'
+import { circleArea_m2 } from '../../methods/hydraulics/friction'
+import type { OpenOutlet, WaterPipe, WaterState } from '../../methods/hydraulics/waterTree'
+import { realFlows, waterDrop_Pa } from '../../methods/hydraulics/waterTree'
+import type { JobDocument } from '../../job/document'
+import type { Outlet } from '../../job/hotWaterDocument'
+import { fingerprint } from '../../job/merge'
+import type { WaterSegment } from '../../job/waterDocument'
+import { chooseTree } from '../../methods/network/chooseTree'
+import { inOrder, meterNode, pathTo } from '../../methods/network/tree'
+import { treeShape } from '../../methods/network/treeShape'
+import type { Practice } from '../../practice/practices'
+import { sideOf } from '../../practice/schools'
+import type { MainCurve } from '../../methods/supply/mainCurve'
+import { mainGauge_Pa } from '../../methods/supply/mainCurve'
+import { gravity_m_s2 } from '../../units/units'
+import { storeSetting_K } from '../heat/sheet'
+import type { Missing, Sheet } from '../sheet'
+import { coldestTemp_K, mainOf } from '../readings/sheet'
+import { waterFindings } from './findings'
+import type { WaterLoop } from './waterLoop'
+import { waterLoop } from './waterLoop'
+import { waterWorkings } from './workings'
+
+/** Losses of a bend and of the branch of a tee in a water pipe. Common practice, no source. */
+const bendLoss = 0.9
+const teeLoss = 1.3
+
+export interface WaterEndAnswer {
+  readonly outlet: Outlet
+  readonly side: Side
+  readonly count: number
+  /** One of them, on this side. */
+  readonly each_m3_s: number
+  readonly mixed: boolean
+}
+
+export interface WaterPipeAnswer {
+  readonly id: string
+  readonly segment: WaterSegment
+  /** Its place in the document. */
+  readonly place: string
+  readonly size: PipeSize
+  readonly chosen: boolean
+  readonly pipe: WaterPipe
+  readonly side: Side
+  readonly flow_m3_s: number
+  readonly units: number
+  readonly velocity_m_s: number
+  readonly drop_Pa: number
+  readonly farGauge_Pa: number
+  readonly end?: WaterEndAnswer
+  /** What was not given to it, Pa: by Hazen and Williams beside. */
+  readonly hazenWilliams_Pa: number
+}
+
+/** How long hot water is waited for at an outlet. */
+export interface WaitAnswer {
+  readonly pipe: WaterPipeAnswer
+  readonly volume_m3: number
+  readonly wait_s: number
+}
+/** Hot and cold at an outlet with both. */
+export interface MixerAnswer {
+  readonly outlet: Outlet
+  readonly hot: WaterPipeAnswer
+  readonly cold: WaterPipeAnswer
+}
+
+export interface WaterAnswer {
+  readonly pipes: readonly WaterPipeAnswer[]
+  /** The outlet with least pressure to spare, and the way to it. */
+  readonly index: WaterPipeAnswer
+  readonly indexRun: readonly string[]
+  readonly wantedGauge_Pa: number
+  readonly total_m3_s: number
+  readonly staticGauge_Pa: number
+  readonly curve: MainCurve | undefined
+  /** A reducing valve on the main holds it to this. */
+  readonly reducedTo_Pa: number | undefined
+  /** At the main with the design flow running. */
+  readonly sourceGauge_Pa: number
+  readonly designBy: DesignBy['by']
+  readonly coldTemp_K: number
+  readonly hotTemp_K: number
+  readonly fluid: Properties
+  /** Whether sizes were found that leave every outlet what it wants. */
+  readonly sizesFound: boolean
+  readonly uncovered: readonly string[]
+  readonly waits: readonly WaitAnswer[]
+  readonly mixers: readonly MixerAnswer[]
+  readonly heaterLeast_m3_s: number | undefined
+  readonly loop: WaterLoop | undefined
+  readonly fill:
+    | {
+        readonly content_m3: number
+        readonly feed_m3_s: number
+        readonly bypass_m3_s: number
+        readonly feed_s: number
+        readonly bypass_s: number
+        readonly assumed: boolean
+      }
+    | undefined
+  readonly cost: number
+}
+
+/** Hot water that the pipes of a job carry, or cold: everything beyond the heater. */
+function sidesOf(segments: readonly WaterSegment[]): ReadonlyMap<string, Side> {
+  const { ordered } = inOrder(segments)
+  const byId = new Map(ordered.map((segment) => [segment.id, segment]))
+  const sides = new Map<string, Side>()
+  for (const segment of ordered) {
+    const feeder = byId.get(segment.from)
+    sides.set(
+      segment.id,
+      feeder && (feeder.end?.kind === 'heater' || sides.get(feeder.id) === 'hot') ? 'hot' : 'cold',
+    )
+  }
+  return sides
+}
+
+/** Designs the water feed: sizes where asked, flow, speed and pressure everywhere, waiting, mixers, secondary return, filling. */
+export function waterSheet(
+  document: JobDocument,
+  practice: Practice,
+  heatingContent_m3: number | undefined,
+): Sheet<WaterAnswer> {
+  const { water, hotWater, survey } = document
+  if (water.segments.length === 0)
+    return {
+      applies: false,
+      because: 'No water pipe is drawn on this job. Where pipes are new, draw them from the main.',
+    }
+  const missing = missingForWater(document)
+  const restsOn = fingerprint({
+    water,
+    prices: document.prices,
+    outlets: hotWater?.outlets,
+    scenario: hotWater?.scenario,
+    wanted: hotWater?.wantedGauge_Pa,
+    store: hotWater?.storeTemp_K,
+    reducing: hotWater?.safety.reducingGauge_Pa,
+    survey: [
+      survey.coldMainStaticGauge_Pa,
+      survey.mainPoints,
+      survey.incomingTemp_K,
+      survey.incomingColdestTemp_K,
+      survey.looked.mainReducingValve,
+    ],
+    schools: [document.schools.simultaneousUse, document.schools.hotWaterTemperature],
+    least: heaterLeast_m3_s(document),
+    content: heatingContent_m3,
+    practice: practice.name,
+  })
+  const answer = missing.length > 0 ? undefined : solveWater(document, practice, heatingContent_m3)
+  return {
+    applies: true,
+    answer,
+    missing,
+    findings: answer ? waterFindings(document, practice, answer) : [],
+    workings: () => (answer ? waterWorkings(answer) : ([] as readonly Working[])),
+    restsOn,
+  }
+}
+
+/** What the pipes are sized for: the document's choice, or the school's. */
+export function designOf(document: JobDocument, practice: Practice): DesignBy {
+  const { water, hotWater, schools } = document
+  const scenario = hotWater?.scenario ?? []
+  const by =
+    water.designBy ??
+    (sideOf('simultaneousUse', practice.name, schools) === 'b' && scenario.length > 0
+      ? 'scenario'
+      : 'units')
+  if (by === 'all-open') return { by }
+  if (by === 'scenario' && scenario.length > 0) {
+    const moments = scenario.map(({ start_s }): Moment => {
+      const open = new Map<string, number>()
+      for (const draw of scenario)
+        if (draw.start_s <= start_s && start_s < draw.start_s + draw.duration_s)
+          open.set(draw.outletId, (open.get(draw.outletId) ?? 0) + draw.open)
+      return open
+    })
+    return { by, moments }
+  }
+  return { by: practice.hotWater.demand }
+}
+
+function solveWater(
+  document: JobDocument,
+  practice: Practice,
+  heatingContent_m3: number | undefined,
+): WaterAnswer | undefined {
+  const { water, hotWater, survey } = document
+  const staticGauge_Pa = survey.coldMainStaticGauge_Pa?.value ?? 0
+  const curve = mainOf(document)
+  const reducedTo_Pa =
+    survey.looked.mainReducingValve?.answer === 'yes'
+      ? (hotWater?.safety.reducingGauge_Pa?.value ?? practice.safety.reducingGauge_Pa)
+      : undefined
+  const source = sourceOf({ staticGauge_Pa, curve, reducedTo_Pa })
+  const [coldTemp_K, hotTemp_K] = [
+    coldestTemp_K(document) ?? 283.15,
+    storeSetting_K(document, practice),
+  ]
+  const fluid = fluidAt(plainWater, coldTemp_K)
+  const wantedGauge_Pa = hotWater?.wantedGauge_Pa?.value ?? practice.hotWater.wantedGauge_Pa
+  const shape = treeShape(water.segments)
+  const sides = sidesOf(water.segments)
+  const place = new Map(water.segments.map((segment, i) => [segment.id, `water.segments.${i}`]))
+  const ends = endsOf(document, practice, shape.ordered, sides, { coldTemp_K, hotTemp_K })
+  const design = designOf(document, practice)
+  const flows = designFlows(
+    shape,
+    ends.map((end) => end.draw),
+    design,
+  )
+  const total_m3_s = shape.roots.reduce((sum, root) => sum + (flows.flow_m3_s[root] ?? 0), 0)
+  const sourceGauge_Pa = source(total_m3_s)
+  const height_m = new Float64Array(shape.ordered.length)
+  shape.ordered.forEach((segment, i) => {
+    height_m[i] = (height_m[shape.parent[i] ?? -1] ?? 0) + (segment.rise_m?.value ?? 0)
+  })
+  const endAt = new Map(ends.map((end) => [end.draw.at, end]))
+  const asPipe = (i: number, size: PipeSize): WaterPipe =>
+    pipeOf(shape.ordered[i] as WaterSegment, size, flows.flow_m3_s[i] ?? 0)
+  const price = priceList(document.prices)
+  const offered = shape.ordered.map((segment, i) => {
+    const flow_m3_s = flows.flow_m3_s[i] ?? 0
+    const fixed = segment.size === null ? undefined : sizeNamed(segment.material, segment.size)
+    const limit_m_s =
+      sides.get(segment.id) === 'hot' ? practice.water.hotMost_m_s : practice.water.coldMost_m_s
+    const catalogue: readonly PipeSize[] = materials[segment.material].sizes
+    const usual = catalogue.filter((size) => size.bore_m >= practice.water.leastBore_m)
+    const calm = usual.filter(
+      (size) => flow_m3_s / circleArea_m2(size.bore_m) <= limit_m_s * (1 + 1e-9),
+    )
+    const sizes = fixed ? [fixed] : calm.length > 0 ? calm : catalogue.slice(-1)
+    const lost_Pa = partLoss_Pa(segment, flow_m3_s) + heaterLoss_Pa(document, segment, flow_m3_s)
+    return {
+      segment,
+      fixed,
+      sizes,
+      lost_Pa,
+      offers: sizes.map((size) => ({
+        bore_m: size.bore_m,
+        cost: fixed
+          ? 0
+          : price({ material: segment.material, length_m: segment.length_m?.value ?? 0 }, size),
+        drop: waterDrop_Pa(asPipe(i, size), flow_m3_s, fluid, 'colebrook').drop_Pa + lost_Pa,
+      })),
+    }
+  })
+  const picks = chooseTree(
+    offered.map(({ segment, fixed, offers }, i) => ({
+      id: segment.id,
+      from: segment.from,
+      fixed: fixed !== undefined,
+      offers,
+      ...(endAt.has(i)
+        ? {
+            allowed:
+              sourceGauge_Pa -
+              fluid.density_kg_m3 * gravity_m_s2 * (height_m[i] ?? 0) -
+              wantedGauge_Pa,
+          }
+        : {}),
+    })),
+  )
+  const gauge = new Map<string, number>([[meterNode, sourceGauge_Pa]])
+  const pipes = offered.flatMap(({ segment, sizes, offers }, i): WaterPipeAnswer[] => {
+    const at = picks?.get(segment.id) ?? sizes.length - 1
+    const [size, offer, end] = [sizes[at], offers[at], endAt.get(i)]
+    if (!size || !offer) return []
+    const flow_m3_s = flows.flow_m3_s[i] ?? 0
+    const pipe = asPipe(i, size)
+    const farGauge_Pa =
+      (gauge.get(segment.from) ?? sourceGauge_Pa) -
+      offer.drop -
+      fluid.density_kg_m3 * gravity_m_s2 * (segment.rise_m?.value ?? 0)
+    gauge.set(segment.id, farGauge_Pa)
+    return [
+      {
+        id: segment.id,
+        segment,
+        place: place.get(segment.id) ?? 'water.segments',
+        size,
+        chosen: segment.size === null,
+        pipe,
+        side: sides.get(segment.id) ?? 'cold',
+        flow_m3_s,
+        units: flows.units[i] ?? 0,
+        velocity_m_s: flow_m3_s / circleArea_m2(size.bore_m),
+        drop_Pa: offer.drop,
+        farGauge_Pa,
+        hazenWilliams_Pa: waterDrop_Pa(pipe, flow_m3_s, fluid, 'hazen-williams').drop_Pa,
+        ...(end ? { end: end.end } : {}),
+      },
+    ]
+  })
+  const index = [...pipes]
+    .filter((pipe) => pipe.end)
+    .sort((a, b) => a.farGauge_Pa - b.farGauge_Pa)[0]
+  if (!index) return undefined
+  const loop = water.loop && waterLoop({ loop: water.loop, pipes, hotTemp_K, practice })
+  const content_m3 = document.heating && heatingContent_m3
+  const [feed_m3_s, bypass_m3_s] = [
+    water.makeUp.feed_m3_s?.value ?? usualFeed_m3_s,
+    water.makeUp.bypass_m3_s?.value ?? usualBypass_m3_s,
+  ]
+  return {
+    pipes,
+    index,
+    indexRun: pathTo(water.segments, index.id).map((segment) => segment.id),
+    wantedGauge_Pa,
+    total_m3_s,
+    staticGauge_Pa,
+    curve,
+    reducedTo_Pa,
+    sourceGauge_Pa,
+    designBy: design.by,
+    coldTemp_K,
+    hotTemp_K,
+    fluid,
+    sizesFound: picks !== undefined,
+    uncovered: flows.uncovered.flatMap((i) => shape.ordered[i]?.name ?? []),
+    waits: waitsOf(pipes, loop ?? undefined),
+    mixers: mixersOf(pipes),
+    heaterLeast_m3_s: heaterLeast_m3_s(document),
+    loop: loop ?? undefined,
+    fill:
+      content_m3 && feed_m3_s > 0 && bypass_m3_s > 0
+        ? {
+            content_m3,
+            feed_m3_s,
+            bypass_m3_s,
+            feed_s: fillTime_s(content_m3, feed_m3_s),
+            bypass_s: fillTime_s(content_m3, bypass_m3_s),
+            assumed: !water.makeUp.feed_m3_s || !water.makeUp.bypass_m3_s,
+          }
+        : undefined,
+    cost: pipes.reduce(
+      (sum, pipe) =>
+        sum + price({ material: pipe.segment.material, length_m: pipe.pipe.length_m }, pipe.size),
+      0,
+    ),
+  }
+}
+
+/** Pressure at the main with a flow running, gauge Pa. */
+const sourceOf =
+  ({
+    staticGauge_Pa,
+    curve,
+    reducedTo_Pa,
+  }: Pick<WaterAnswer, 'staticGauge_Pa' | 'curve' | 'reducedTo_Pa'>) =>
+  (flow_m3_s: number): number =>
+    Math.min(curve ? mainGauge_Pa(curve, flow_m3_s) : staticGauge_Pa, reducedTo_Pa ?? Infinity)
+
+/** A segment in a size, with the draw that is asked of it at its far end. */
+const pipeOf = (segment: WaterSegment, size: PipeSize, draw_m3_s: number): WaterPipe => ({
+  id: segment.id,
+  from: segment.from,
+  length_m: segment.length_m?.value ?? 0,
+  bore_m: size.bore_m,
+  roughness_m: materials[segment.material].roughness_m,
+  roughnessC: materials[segment.material].roughnessC,
+  lossCoefficient: segment.elbows * bendLoss + segment.branchTees * teeLoss,
+  rise_m: segment.rise_m?.value ?? 0,
+  draw_m3_s,
+})
+
+const squared_Pa = (
+  drop_Pa: number | undefined,
+  atFlow_m3_s: number | undefined,
+  flow_m3_s: number,
+): number => (drop_Pa !== undefined && atFlow_m3_s ? drop_Pa * (flow_m3_s / atFlow_m3_s) ** 2 : 0)
+/** What something on the way loses at a flow, from what its maker states. */
+const partLoss_Pa = (segment: WaterSegment, flow_m3_s: number): number =>
+  squared_Pa(segment.partDrop_Pa?.value, segment.partFlow_m3_s?.value, flow_m3_s)
+const heaterLoss_Pa = ({ water }: JobDocument, segment: WaterSegment, flow_m3_s: number): number =>
+  segment.end?.kind === 'heater'
+    ? squared_Pa(water.heaterDrop_Pa?.value, water.heaterAtFlow_m3_s?.value, flow_m3_s)
+    : 0
+
+/** The outlets at the ends of the pipes, each with what it draws of hot or of cold to make its mixed flow. */
+function endsOf(
+  document: JobDocument,
+  practice: Practice,
+  ordered: readonly WaterSegment[],
+  sides: ReadonlyMap<string, Side>,
+  { coldTemp_K, hotTemp_K }: { readonly coldTemp_K: number; readonly hotTemp_K: number },
+): readonly { readonly draw: EndDraw; readonly end: WaterEndAnswer }[] {
+  const outlets = new Map((document.hotWater?.outlets ?? []).map((outlet) => [outlet.id, outlet]))
+  const seen = new Map<string, Set<Side>>()
+  for (const segment of ordered)
+    if (segment.end?.kind === 'outlet')
+      seen.set(
+        segment.end.outletId,
+        (seen.get(segment.end.outletId) ?? new Set()).add(sides.get(segment.id) ?? 'cold'),
+      )
+  return ordered.flatMap((segment, at) => {
+    const outlet = segment.end?.kind === 'outlet' ? outlets.get(segment.end.outletId) : undefined
+    if (!outlet || segment.end?.kind !== 'outlet') return []
+    const side = sides.get(segment.id) ?? 'cold'
+    const mixed = seen.get(outlet.id)?.size === 2
+    const mixedTemp_K = outlet.temp_K?.value ?? practice.hotWater.mixedTemp_K
+    const hotRatio =
+      hotTemp_K > coldTemp_K
+        ? Math.min(1, Math.max(0, (mixedTemp_K - coldTemp_K) / (hotTemp_K - coldTemp_K)))
+        : 1
+    const each_m3_s =
+      outletFlow_m3_s(outlet) * (!mixed ? 1 : side === 'hot' ? hotRatio : 1 - hotRatio)
+    return [
+      {
+        draw: {
+          at,
+          outletId: outlet.id,
+          side,
+          count: segment.end.count,
+          each_m3_s,
+          units: unitsOfOutlet(outlet.kind, practice.hotWater.demand),
+          mixed,
+        },
+        end: { outlet, side, count: segment.end.count, each_m3_s, mixed },
+      },
+    ]
+  })
+}
+
+/** The wait for hot water at each outlet: the pipe that stands still between the heater, or the loop, and it. */
+function waitsOf(
+  pipes: readonly WaterPipeAnswer[],
+  loop: WaterLoop | undefined,
+): readonly WaitAnswer[] {
+  const byId = new Map(pipes.map((pipe) => [pipe.id, pipe]))
+  return pipes.flatMap((pipe): WaitAnswer[] => {
+    if (pipe.end?.side !== 'hot' || pipe.end.each_m3_s <= 0) return []
+    const still: WaterPipeAnswer[] = []
+    for (
+      let one: WaterPipeAnswer | undefined = pipe;
+      one?.side === 'hot' && !loop?.answer.pipes.has(one.id);
+      one = byId.get(one.segment.from)
+    )
+      still.push(one)
+    return [
+      {
+        pipe,
+        ...deadLeg(
+          still.map(({ pipe: { bore_m, length_m } }) => ({ bore_m, length_m })),
+          pipe.end.each_m3_s,
+        ),
+      },
+    ]
+  })
+}
+
+function mixersOf(pipes: readonly WaterPipeAnswer[]): readonly MixerAnswer[] {
+  const lowest = (outletId: string, side: Side) =>
+    pipes
+      .filter((pipe) => pipe.end?.outlet.id === outletId && pipe.end.side === side)
+      .sort((a, b) => a.farGauge_Pa - b.farGauge_Pa)[0]
+  const outlets = new Map(
+    pipes.flatMap((pipe) =>
+      pipe.end?.mixed ? [[pipe.end.outlet.id, pipe.end.outlet] as const] : [],
+    ),
+  )
+  return [...outlets.values()].flatMap((outlet) => {
+    const [hot, cold] = [lowest(outlet.id, 'hot'), lowest(outlet.id, 'cold')]
+    return hot && cold ? [{ outlet, hot, cold }] : []
+  })
+}
+
+/** Least hot water that fires an instantaneous heater: typed here, or of the way that was chosen. Undefined for a store. */
+function heaterLeast_m3_s({ water, heat }: JobDocument): number | undefined {
+  const chosen = heat.options.find((option) => option.id === heat.chosen?.optionId)
+  return (
+    water.heaterLeast_m3_s?.value ??
+    (chosen?.kind === 'combination' ? chosen.leastFlow_m3_s?.value : undefined)
+  )
+}
+
+function missingForWater({ water, hotWater, survey }: JobDocument): Missing[] {
+  const { segments } = water
+  const { unreached } = inOrder(segments)
+  const outlets = new Set((hotWater?.outlets ?? []).map((outlet) => outlet.id))
+  const feeds = new Set(segments.map((segment) => segment.from))
+  const at = (i: number) => `water.segments.${i}`
+  return [
+    ...(survey.coldMainStaticGauge_Pa
+      ? []
+      : [{ place: 'survey.coldMainStaticGauge_Pa', what: 'Static pressure of the cold main' }]),
+    ...(outlets.size === 0
+      ? [{ place: 'hotWater.outlets', what: 'An outlet, on Heat and hot water' }]
+      : []),
+    ...segments.flatMap((segment, i) =>
+      segment.length_m
+        ? segment.length_m.value > 0
+          ? []
+          : [{ place: at(i), what: `${segment.name} has a length of nothing: a pipe has some` }]
+        : [{ place: at(i), what: `Length of ${segment.name}` }],
+    ),
+    ...unreached.map((segment) => ({
+      place: at(segments.indexOf(segment)),
+      what: `${segment.name} does not lead back to the main`,
+    })),
+    ...segments.flatMap((segment, i) =>
+      segment.size !== null && !sizeNamed(segment.material, segment.size)
+        ? [
+            {
+              place: at(i),
+              what: `${segment.name}: ${segment.size} is not a size of ${materials[segment.material].label}`,
+            },
+          ]
+        : [],
+    ),
+    ...segments.flatMap((segment, i) =>
+      segment.end?.kind === 'outlet' && !outlets.has(segment.end.outletId)
+        ? [{ place: at(i), what: `${segment.name} ends at an outlet that is not there any more` }]
+        : [],
+    ),
+    ...segments.flatMap((segment, i) =>
+      segment.end && segment.end.kind !== 'heater' && feeds.has(segment.id)
+        ? [
+            {
+              place: at(i),
+              what: `${segment.name} ends at something and pipes branch off it: give that a pipe of its own`,
+            },
+          ]
+        : [],
+    ),
+    ...(outlets.size > 0 &&
+    segments.length > 0 &&
+    !segments.some((segment) => segment.end?.kind === 'outlet')
+      ? [{ place: 'water.segments', what: 'A pipe that ends at an outlet' }]
+      : []),
+  ]
+}
+
+/** How many of the outlets at the end of each pipe stand open, by pipe. */
+export type OpenEnds = ReadonlyMap<string, number>
+
+export interface RealAnswer {
+  /** Given at each end, all that are open there together, m³/s; and what they want. */
+  readonly given: ReadonlyMap<string, { readonly flow_m3_s: number; readonly wanted_m3_s: number }>
+  readonly states: ReadonlyMap<string, WaterState>
+  readonly total_m3_s: number
+  readonly sourceGauge_Pa: number
+  readonly converged: boolean
+}
+
+/**
+ * What really flows with these outlets open: each wants its flow at the wanted pressure, and gives less in the root of what is left. What parts
+ * and the heater lose is taken as a loss coefficient of their pipe. Sources: sources.continuity, sources.colebrook.
+ */
+export function realWater(document: JobDocument, answer: WaterAnswer, open: OpenEnds): RealAnswer {
+  const pipes = answer.pipes.map(({ pipe, segment }): WaterPipe => ({
+    ...pipe,
+    lossCoefficient:
+      pipe.lossCoefficient + lossOfParts(document, segment, pipe, answer.fluid.density_kg_m3),
+  }))
+  const outlets = answer.pipes.flatMap(({ id, end }): OpenOutlet[] => {
+    const count = Math.min(end?.count ?? 0, open.get(id) ?? 0)
+    return end && count > 0
+      ? [{ pipeId: id, flow_m3_s: end.each_m3_s * count, wantedGauge_Pa: answer.wantedGauge_Pa }]
+      : []
+  })
+  const source = sourceOf(answer)
+  const { flows_m3_s, states, converged } = realFlows(
+    pipes,
+    outlets.filter((outlet) => outlet.flow_m3_s > 0),
+    source,
+    answer.fluid,
+  )
+  const total_m3_s = flows_m3_s.reduce((sum, flow) => sum + flow, 0)
+  return {
+    given: new Map(
+      outlets
+        .filter((outlet) => outlet.flow_m3_s > 0)
+        .map((outlet, i) => [
+          outlet.pipeId,
+          { flow_m3_s: flows_m3_s[i] ?? 0, wanted_m3_s: outlet.flow_m3_s },
+        ]),
+    ),
+    states: new Map(states.map((state) => [state.id, state])),
+    total_m3_s,
+    sourceGauge_Pa: source(total_m3_s),
+    converged,
+  }
+}
+
+/** A loss stated at a flow as a coefficient of the pipe it sits in. */
+function lossOfParts(
+  document: JobDocument,
+  segment: WaterSegment,
+  { bore_m }: WaterPipe,
+  density_kg_m3: number,
+): number {
+  const atOne_Pa = partLoss_Pa(segment, 1) + heaterLoss_Pa(document, segment, 1)
+  return atOne_Pa > 0 ? (2 * atOne_Pa * circleArea_m2(bore_m) ** 2) / density_kg_m3 : 0
+}

@@ -1,0 +1,116 @@
+import type { RecordBody } from '../job/records'
+import type { Person } from '../practice/tickets'
+import { lacking, ticketWords } from '../practice/tickets'
+import type { Judgement, JudgedStep } from './judge'
+import { confirmationId, offKeyOf } from './judge'
+
+/** What a request to sign, confirm or put back becomes: records to append, or a sentence that says why not. */
+export type Signing =
+  | { readonly ok: true; readonly bodies: readonly RecordBody[] }
+  | {
+      readonly ok: false
+      readonly code:
+        'not-yet' | 'guard-open' | 'ticket-missing' | 'reading-missing' | 'no-such-step'
+      readonly says: string
+    }
+
+const refuse = (code: Exclude<Signing, { ok: true }>['code'], says: string): Signing => ({
+  ok: false,
+  code,
+  says,
+})
+const find = (judgement: Judgement, stepId: string): JudgedStep | undefined =>
+  judgement.steps.find((one) => one.step.id === stepId)
+
+/** Confirms one guard by eye. Guards are confirmed in their order: the lever is back before the outlet is shut. */
+export function confirmGuard(judgement: Judgement, stepId: string, guardId: string): Signing {
+  const judged = find(judgement, stepId)
+  if (!judged || judged.progress.state === 'done')
+    return refuse('no-such-step', 'This step is not open.')
+  if (judged.progress.state === 'after')
+    return refuse('not-yet', `Step ${judged.number} comes after one that is still open.`)
+  const { guards } = judged.progress
+  const index = guards.findIndex(({ guard }) => guard.kind === 'seen' && guard.id === guardId)
+  if (index < 0) return refuse('no-such-step', 'This step has no such guard.')
+  // Confirmed already, by another hand or the same one pressing again: once is enough.
+  if (guards[index]?.holds) return { ok: true, bodies: [] }
+  const before = guards.slice(0, index).find((guard) => !guard.holds)
+  if (before) return refuse('guard-open', `First: ${before.guard.text}.`)
+  return {
+    ok: true,
+    bodies: [{ kind: 'step', stepId: confirmationId(stepId, guardId), guards: [] }],
+  }
+}
+
+/** Signs a step: every guard holds, its reading is given, and the person holds its ticket. What it leaves off goes on the off strip. */
+export function signStep(
+  judgement: Judgement,
+  stepId: string,
+  person: Person,
+  reading?: { readonly si: number; readonly typed: string },
+): Signing {
+  const judged = find(judgement, stepId)
+  if (!judged || judged.progress.state === 'done')
+    return refuse('no-such-step', 'This step is not open.')
+  const { step, progress, number } = judged
+  if (progress.state === 'after')
+    return refuse('not-yet', `Step ${number} comes after one that is still open.`)
+  const missingTickets = lacking(person, step.ticket ? [step.ticket] : [])
+  if (missingTickets.length > 0)
+    return refuse(
+      'ticket-missing',
+      `${person.name} has no ${missingTickets.map((ticket) => ticketWords[ticket]).join(' or ')}; this step needs one to be signed.`,
+    )
+  const open = progress.openGuards[0]
+  if (open) return refuse('guard-open', `Still open: ${open.guard.text}.`)
+  if (step.reading && reading === undefined)
+    return refuse('reading-missing', `This step needs its reading: ${step.reading.label}.`)
+  return {
+    ok: true,
+    bodies: [
+      {
+        kind: 'step',
+        stepId,
+        guards: progress.guards.map(({ guard }) => guard.text),
+        ...(reading ? { si: reading.si, typed: reading.typed } : {}),
+      },
+      ...step.leavesOff.map((left): RecordBody => ({
+        kind: 'off',
+        name: left.name,
+        state: left.state,
+        where: left.where,
+        because: step.short,
+        backBefore: left.backBefore,
+        stepId: `${step.id}#${left.key}`,
+      })),
+    ],
+  }
+}
+
+/** Puts something back. Power, and gas at a heater, wait for their step and the guards before them. */
+export function putBack(judgement: Judgement, offId: string): Signing {
+  const item = judgement.off.find((one) => one.id === offId)
+  if (!item) return refuse('no-such-step', 'That is already back, or was never off.')
+  const key = offKeyOf(item)
+  const left = judgement.steps
+    .flatMap(({ step }) => step.leavesOff.map((leaves) => ({ leaves, step })))
+    .find(
+      ({ leaves, step }) => leaves.key === key && item.body.stepId === `${step.id}#${leaves.key}`,
+    )
+  if (left?.leaves.waits) {
+    const target = find(judgement, left.leaves.backBefore)
+    if (target && target.progress.state === 'after')
+      return refuse(
+        'guard-open',
+        `${item.body.name} stays ${item.body.state === 'power-off' ? 'off' : 'shut'} until step ${target.number}: ${target.step.short}.`,
+      )
+    if (target && target.progress.state === 'now') {
+      const index = target.progress.guards.findIndex(
+        ({ guard }) => guard.kind === 'put-back' && guard.offKey === key,
+      )
+      const before = target.progress.guards.slice(0, index).find((guard) => !guard.holds)
+      if (before) return refuse('guard-open', `Not yet. First: ${before.guard.text}.`)
+    }
+  }
+  return { ok: true, bodies: [{ kind: 'put-back', off: offId }] }
+}

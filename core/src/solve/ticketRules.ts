@@ -1,0 +1,21 @@
+import type { JobDocument } from '../job/document'
+import { burnsGas } from '../job/fields'
+import type { SheetId } from '../sheets/sheet'
+import { fitted } from '../job/asked'
+import { practices } from '../practice/practices'
+import type { Ticket } from '../practice/tickets'
+
+/** Tickets that proving a sheet needs. */
+export const ticketsToProve = (sheet: SheetId): readonly Ticket[] =>
+  sheet === 'tightness' || sheet === 'steps' ? ['gas'] : []
+
+/** Tickets that the handover signature needs, by what was installed and where. */
+export function ticketsToSign(document: JobDocument): readonly Ticket[] {
+  const kinds = fitted(document.appliances).map((appliance) => appliance.kind)
+  return [
+    ...(kinds.some(burnsGas) ? ['gas' as const] : []),
+    ...(practices[document.practice].unventedTicket && kinds.includes('indirect-cylinder')
+      ? ['unvented' as const]
+      : []),
+  ]
+}
