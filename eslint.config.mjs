@@ -1,12 +1,75 @@
 import importX from 'eslint-plugin-import-x'
 import tseslint from 'typescript-eslint'
 
-const forbid = (files, regex, message) => ({
+const forbid = (files, ...patterns) => ({
   files,
-  ignores: ['**/*.test.*'],
-  rules: { 'no-restricted-imports': ['error', { patterns: [{ regex, message }] }] },
+  ignores: ['**/*.test.*', '**/*.testing.*'],
+  rules: { 'no-restricted-imports': ['error', { patterns }] },
+})
+const pattern = (regex, message) => ({ regex, message })
+
+const coreAlone = pattern(
+  '^(?!\\.|zod(/|$))|/(server|web|stand-ins)/',
+  'core imports its own files and zod',
+)
+
+/** Core's floors, lowest first: see ../shared/design or CONTRIBUTING.md. A floor imports those below it and itself. */
+const floors = [
+  ['units'],
+  ['answer'],
+  ['methods'],
+  ['practice'],
+  ['job'],
+  ['sheets', 'work', 'bench', 'sequences'],
+  ['solve'],
+  ['contract'],
+]
+/** Sideways on the floor of subjects: another subject's answer and nothing else; sheets know nothing of what stands beside them. */
+const sideways = {
+  sheets: [
+    pattern('^\\.\\./(?!\\.)[^/]+/(?!answer$)', 'of another sheet only its answer.ts'),
+    pattern('/(work|bench|sequences)/', 'a sheet knows nothing of work, bench or sequences'),
+  ],
+  bench: [pattern('/sheets/[^/]+/(?!answer$)', 'of a sheet only its answer.ts')],
+  sequences: [pattern('/sheets/[^/]+/(?!answer$)', 'of a sheet only its answer.ts')],
+  work: [pattern('/sheets/[^/]+/(?!answer$)', 'of a sheet only its answer.ts')],
+}
+const layers = floors.flatMap((floor, i) => {
+  const above = floors.slice(i + 1).flat()
+  return floor.flatMap((folder) => {
+    const own = [
+      coreAlone,
+      ...(above.length > 0
+        ? [pattern(`^[./]+/(${above.join('|')})/`, `${folder} imports only floors below it`)]
+        : []),
+    ]
+    // What lies in the folder of the sheets itself is shared by them; sideways holds inside a sheet.
+    return [
+      forbid([`core/src/${folder}/**/*.ts`], ...own),
+      ...(sideways[folder]
+        ? [
+            forbid(
+              [`core/src/${folder}/${folder === 'sheets' ? '*/' : ''}**/*.ts`],
+              ...own,
+              ...sideways[folder],
+            ),
+          ]
+        : []),
+    ]
+  })
 })
 
+const noDate = [
+  {
+    selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+    message: 'core takes time as an argument',
+  },
+]
+const noPracticeName = {
+  selector:
+    'BinaryExpression[operator=/^[!=]==?$/] > Literal[value=/^(uk-ireland|north-america|australia-new-zealand)$/]',
+  message: 'a difference between places is a field of the practice',
+}
 const noClock = ['Date.now', 'Math.random']
 
 export default tseslint.config(
@@ -37,30 +100,26 @@ export default tseslint.config(
       ],
     },
   },
-  forbid(
-    ['core/**/*.ts'],
-    '^(?!\\.|zod(/|$))|/(server|web|stand-ins)/',
-    'core imports its own files and zod',
-  ),
+  forbid(['core/**/*.ts'], coreAlone),
+  ...layers,
   forbid(
     ['web/**/*.{ts,tsx}'],
-    '^@hestian/(?!core)|/(server|stand-ins)/',
-    'web knows the server through core/src/contract alone',
+    pattern(
+      '^@hestian/(?!core)|/(server|stand-ins)/',
+      'web knows the server through core/src/contract alone',
+    ),
   ),
   forbid(
     ['server/**/*.ts'],
-    '^@hestian/(?!core)|/(web|stand-ins)/src/',
-    'the server imports core alone',
+    pattern('^@hestian/(?!core)|/(web|stand-ins)/src/', 'the server imports core alone'),
   ),
   forbid(
     ['stand-ins/**/*.ts'],
-    '^@hestian/(?!core)|/(web|server)/',
-    'a stand-in imports core alone',
+    pattern('^@hestian/(?!core)|/(web|server)/', 'a stand-in imports core alone'),
   ),
   forbid(
     ['e2e/**/*.ts'],
-    '^@hestian/|/(core|web|server)/src',
-    'a journey knows only the running app',
+    pattern('^@hestian/|/(core|web|server)/src', 'a journey knows only the running app'),
   ),
   {
     files: ['core/**/*.ts'],
@@ -74,13 +133,17 @@ export default tseslint.config(
           message: 'core takes time and seeds as arguments',
         })),
       ],
-      'no-restricted-syntax': [
-        'error',
-        {
-          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
-          message: 'core takes time as an argument',
-        },
-      ],
+      'no-restricted-syntax': ['error', ...noDate],
     },
+  },
+  {
+    files: ['core/**/*.ts'],
+    ignores: ['core/src/practice/**', '**/*.test.*', '**/*.testing.*'],
+    rules: { 'no-restricted-syntax': ['error', ...noDate, noPracticeName] },
+  },
+  {
+    files: ['server/**/*.ts', 'web/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.*', '**/*.testing.*'],
+    rules: { 'no-restricted-syntax': ['error', noPracticeName] },
   },
 )

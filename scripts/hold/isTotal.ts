@@ -43,7 +43,7 @@ export function whatBreaks(document: JobDocument, file: JobFile): string | undef
           if (/NaN|undefined|Infinity/.test(put + result))
             return `working ${working.title}: ${put} = ${result}`
         }
-    summaryOf({ ...file, document, importedAt: null })
+    summaryOf({ ...file, document })
     return undefined
   } catch (error) {
     return error instanceof Error

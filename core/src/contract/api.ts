@@ -3,7 +3,8 @@ import { JobDocument } from '../job/document'
 import { evidenceTypes } from '../job/known'
 import { instant_ms, JobRecord, recordId, SampleSchema } from '../job/records'
 import { practiceNames } from '../practice/practices'
-import { sheetIds } from '../sheets/sheet'
+import { sheetIds } from '../solve/sheetIds'
+import { boardStages } from '../solve/summary'
 import type { Measure } from '../units/measure'
 import { ranges } from '../units/measure'
 import type { UnitName } from '../units/units'
@@ -91,7 +92,6 @@ export const JobState = z.object({
 })
 export type JobState = z.infer<typeof JobState>
 
-export const boardStages = ['survey', 'design', 'prove', 'commission', 'handover', 'done'] as const
 export const boardSorts = ['changed', 'name', 'number', 'stage', 'waiting'] as const
 
 /** A job as the board shows it. */

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { buildingAges } from '../methods/heat/estimate'
 import { count, id, known, name, rowsOf } from './known'
 import { blankSafety, HotWaterSafety } from './pressureDocument'
+import { outletKinds } from '../methods/demand/outletKinds'
 
 /** Heat a zone or room needs: typed, or a quick estimate from its area that is marked as one. */
 export const Zone = z.object({
@@ -19,9 +20,6 @@ export const Zone = z.object({
   ]),
 })
 export type Zone = z.infer<typeof Zone>
-
-export const outletKinds = ['shower', 'bath', 'washbasin', 'kitchen-sink', 'garden-tap'] as const
-export type OutletKind = (typeof outletKinds)[number]
 
 export const Outlet = z.object({
   id,

@@ -73,6 +73,8 @@ export interface Practice {
     readonly assumedWorking_Pa: Readonly<Record<'natural-gas' | 'propane', number>>
     readonly assumedWorkingSource: Source
     readonly staticToWorkingLimit_Pa: number
+    /** What a net input is multiplied by, in words. */
+    readonly netToGross: string
   }
   readonly tightness: {
     readonly pressure:
@@ -86,6 +88,10 @@ export interface Practice {
     readonly permittedLeak_m3_s: number
     readonly permittedLeakSource: Source
     readonly source: Source
+    /** Smallest step that a digital gauge usually shows here, as one types it. */
+    readonly usualStep: string
+    /** What is done by hand before, and is no part of the sheet. */
+    readonly beforehand?: string
   }
   readonly survey: {
     /** Static pressure past which a reducing valve is wanted. */
@@ -106,6 +112,12 @@ export interface Practice {
     readonly demandSource: Source
     readonly wantedGauge_Pa: number
     readonly flowTemp_K: number
+    /** What a store set cool enough for bacteria counts as. */
+    readonly coolStore: 'fix' | 'note'
+    /** Hottest reading at a tap that the commissioning of a heater accepts. */
+    readonly tapMost_K: number
+    /** Pipe that a store's cold feed is sketched in. */
+    readonly feedMaterial: MaterialName
   }
   readonly water: {
     readonly material: MaterialName
@@ -234,6 +246,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
         says: 'Common practice: 19 mbar is the least at a natural gas meter under load',
       },
       staticToWorkingLimit_Pa: 500,
+      netToGross: '1.11 for natural gas',
     },
     tightness: {
       pressure: { kind: 'fixed', gauge_Pa: 2000 },
@@ -243,6 +256,9 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       perceptible_Pa: 25,
       permittedLeak_m3_s: litresPerHour(1.4),
       permittedLeakSource: sources.up1,
+      usualStep: '0.1 mbar',
+      beforehand:
+        'Let-by of the meter valve is proved first, at low pressure, by hand: it is not part of this sheet yet.',
       source: sources.up1,
     },
     survey: {
@@ -263,6 +279,9 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       demandSource: sources.en806Units,
       wantedGauge_Pa: 1e5,
       flowTemp_K: 348.15,
+      coolStore: 'fix',
+      tapMost_K: 333.15,
+      feedMaterial: 'copper-en1057',
     },
     water: {
       material: 'copper-en1057',
@@ -385,6 +404,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       assumedWorking_Pa: { 'natural-gas': 6 * inchWater_Pa, propane: 11 * inchWater_Pa },
       assumedWorkingSource: sources.assumedSetting,
       staticToWorkingLimit_Pa: 2 * inchWater_Pa,
+      netToGross: 'the ratio',
     },
     tightness: {
       pressure: { kind: 'north-american' },
@@ -394,6 +414,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       perceptible_Pa: 25,
       permittedLeak_m3_s: litresPerHour(1.4),
       permittedLeakSource: sources.assumedSetting,
+      usualStep: '0.1 in wc',
       source: sources.nfpa54Test,
     },
     survey: {
@@ -413,6 +434,9 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       demandSource: sources.hunter,
       wantedGauge_Pa: 20 * psi_Pa,
       flowTemp_K: toSi(180, 'F'),
+      coolStore: 'note',
+      tapMost_K: 333.15,
+      feedMaterial: 'copper-type-k',
     },
     water: {
       material: 'copper-type-l',
@@ -498,6 +522,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       assumedWorking_Pa: { 'natural-gas': 1130, propane: 2750 },
       assumedWorkingSource: sources.auSetting,
       staticToWorkingLimit_Pa: 500,
+      netToGross: '1.11 for natural gas',
     },
     tightness: {
       pressure: { kind: 'operating' },
@@ -507,6 +532,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       perceptible_Pa: 50,
       permittedLeak_m3_s: litresPerHour(1.4),
       permittedLeakSource: sources.assumedSetting,
+      usualStep: '0.1 mbar',
       source: sources.trade,
     },
     survey: {
@@ -523,6 +549,9 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       demandSource: sources.auSetting,
       wantedGauge_Pa: 1e5,
       flowTemp_K: 348.15,
+      coolStore: 'fix',
+      tapMost_K: 323.15,
+      feedMaterial: 'copper-en1057',
     },
     water: {
       material: 'copper-en1057',

@@ -364,7 +364,7 @@ function heaterSequence(
 ): readonly Step[] {
   const { words } = practice
   const storage = heater.kind === 'storage-heater'
-  const highest = practice.name === 'australia-new-zealand' ? 323.15 : 333.15
+  const highest = practice.hotWater.tapMost_K
   return [
     step({
       id: 'isolate',

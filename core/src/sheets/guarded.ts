@@ -1,6 +1,6 @@
 import type { Finding } from '../answer/finding'
 import { sources } from '../answer/sources'
-import type { Sheet } from './sheet'
+import type { Sheet } from '../answer/sheet'
 
 /** The last net under a sheet: a figure that its method refuses becomes a `stop` on that sheet, and the rest of the job is still computed. */
 export function guarded<A>(place: string, compute: () => Sheet<A>): Sheet<A> {

@@ -1,5 +1,5 @@
-import type { FindingId } from '../answer/finding'
-import { findingIds } from '../answer/finding'
+import type { FindingId } from './wording'
+import { findingIds } from './wording'
 import { applyEdits } from '../job/edits'
 import { JobDocument } from '../job/document'
 import { blankGasSegment } from '../job/gasDocument'
@@ -431,7 +431,7 @@ const change = (job: JobDocument, changes: Changes): JobDocument => {
     }))
   return JobDocument.parse(applyEdits(job, edits))
 }
-const found = (job: JobDocument): readonly FindingId[] => solve(job).findings.map(({ id }) => id)
+const found = (job: JobDocument): readonly string[] => solve(job).findings.map(({ id }) => id)
 
 describe('every finding', () => {
   test.each(oneValue)('%s', (id, job, path, shows, quiet) => {

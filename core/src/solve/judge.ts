@@ -6,12 +6,13 @@ import { fingerprint } from '../job/merge'
 import type { Sample, TightnessRun, TightnessVerdict } from '../bench/gas-tightness/gasTightness'
 import { judgeTightness } from '../bench/gas-tightness/gasTightness'
 import { testedFingerprint } from '../bench/gas-tightness/tested'
-import { inspectionItems } from '../sheets/inspection/inspection'
-import { sources } from '../answer/sources'
-import { showIn } from '../units/format'
-import type { Missing, Sheet, SheetId } from '../sheets/sheet'
-import { oldSheetIds, worst } from '../sheets/sheet'
+import type { Missing, Sheet } from '../answer/sheet'
+import type { SheetId } from './sheetIds'
+import { oldSheetIds } from './sheetIds'
+import { worst } from '../answer/sheet'
 import type { Solution } from './solve'
+import type { Inspected } from '../sheets/inspection/sheet'
+import { inspectionSheet, lastInspected } from '../sheets/inspection/sheet'
 
 export interface Records {
   readonly entries: readonly JobRecord[]
@@ -24,13 +25,6 @@ export interface Records {
 export interface Snag {
   readonly id: string
   readonly body: BodyOf<'snag'>
-  readonly at: string
-  readonly by: string
-}
-
-/** The last inspection of an item. */
-export interface Inspected {
-  readonly body: BodyOf<'inspected'>
   readonly at: string
   readonly by: string
 }
@@ -433,7 +427,10 @@ function judgeSheets(
     readings: design('readings', solution.readings),
     plates: design('plates', solution.plates),
     place: design('place', solution.place),
-    inspection: design('inspection', inspectionSheet(solution, judged.inspected)),
+    inspection: design(
+      'inspection',
+      inspectionSheet(solution.document, solution.practice, judged.inspected),
+    ),
     heat: design('heat', solution.heat),
     circuit: design('circuit', solution.circuit),
     vessel: design('vessel', solution.vessel),
@@ -454,51 +451,6 @@ function judgeSheets(
     },
   }
 }
-
-/** What is there already, walked item by item. An unsafe item stops until it is inspected again. */
-function inspectionSheet(solution: Solution, inspected: Judgement['inspected']): Sheet<unknown> {
-  const { document, practice } = solution
-  if (!document.survey.inspecting)
-    return { applies: false, because: 'Nothing that is there already is being inspected.' }
-  const items = inspectionItems(document, practice, showIn(practice.units))
-  const bad = (
-    verdict: 'unsafe' | 'look-again',
-    id: Finding['id'],
-    severity: Finding['severity'],
-  ) =>
-    items.flatMap((item): Finding[] => {
-      const seen = inspected[item.id]?.body
-      return seen?.verdict === verdict
-        ? [
-            {
-              id,
-              severity,
-              place: `inspection.${item.id}`,
-              names: [item.name, `${seen.note || 'No note.'} Held against: ${item.limit}.`],
-              source: sources.trade,
-            },
-          ]
-        : []
-    })
-  return {
-    applies: true,
-    answer: items.length,
-    missing: items
-      .filter((item) => !inspected[item.id])
-      .map((item) => ({ place: `inspection.${item.id}`, what: item.name })),
-    findings: [
-      ...bad('unsafe', 'inspected-unsafe', 'stop'),
-      ...bad('look-again', 'inspected-look-again', 'note'),
-    ],
-    workings: () => [],
-    restsOn: fingerprint(items.map((item) => [item.id, inspected[item.id]?.at])),
-  }
-}
-
-const lastInspected = (entries: readonly JobRecord[]): Judgement['inspected'] =>
-  Object.fromEntries(
-    ofKind(entries, 'inspected').map(({ body, at, by }) => [body.item, { body, at, by }]),
-  )
 
 function openSnags(entries: readonly JobRecord[]): readonly Snag[] {
   const done = new Set(ofKind(entries, 'snag-done').map((record) => record.body.snag))

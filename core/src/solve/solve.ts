@@ -3,30 +3,31 @@ import { commissioningSequence } from '../sequences/sequence'
 import type { Step } from '../sequences/sequence'
 import { fuelGases } from '../methods/gas/fuel'
 import type { JobDocument } from '../job/document'
-import { burnsGas } from '../job/fields'
 import type { Practice } from '../practice/practices'
 import { practices } from '../practice/practices'
 import type { TightnessDesign } from '../bench/gas-tightness/plan'
-import { testFindings, tightnessDesign } from '../bench/gas-tightness/plan'
-import type { GasAnswer } from '../sheets/gas/sheet'
+import type { GasAnswer } from '../sheets/gas/answer'
 import { gasSheet } from '../sheets/gas/sheet'
-import type { CircuitAnswer } from '../sheets/circuit/sheet'
+import type { CircuitAnswer } from '../sheets/circuit/answer'
 import { circuitSheet } from '../sheets/circuit/sheet'
-import type { ReliefsAnswer } from '../sheets/relief/sheet'
+import type { ReliefsAnswer } from '../sheets/relief/answer'
 import { reliefSheet } from '../sheets/relief/sheet'
-import type { SafetyAnswer } from '../sheets/safety/sheet'
+import type { SafetyAnswer } from '../sheets/safety/answer'
 import { safetySheet } from '../sheets/safety/sheet'
-import type { HeatAnswer } from '../sheets/heat/sheet'
+import type { HeatAnswer } from '../sheets/heat/answer'
 import { heatSheet } from '../sheets/heat/sheet'
 import { guarded } from '../sheets/guarded'
-import type { Sheet } from '../sheets/sheet'
-import type { ReadingsAnswer } from '../sheets/readings/sheet'
-import { placeSheet, platesSheet, readingsSheet, siteSheet } from '../sheets/readings/sheet'
-import type { VesselAnswer } from '../sheets/vessel/sheet'
+import type { Sheet } from '../answer/sheet'
+import type { ReadingsAnswer } from '../sheets/readings/answer'
+import { placeSheet } from '../sheets/place/sheet'
+import { readingsSheet } from '../sheets/readings/sheet'
+import { platesSheet } from '../sheets/plates/sheet'
+import { siteSheet } from '../sheets/site/sheet'
+import type { VesselAnswer } from '../sheets/vessel/answer'
 import { vesselSheet } from '../sheets/vessel/sheet'
-import type { WaterAnswer } from '../sheets/water/sheet'
+import type { WaterAnswer } from '../sheets/water/answer'
 import { waterSheet } from '../sheets/water/sheet'
-import { fitted } from '../job/asked'
+import { tightnessSheet } from '../bench/gas-tightness/sheet'
 
 /** Every answer, target, working and design finding of a job. A pure function of its document. */
 export interface Solution {
@@ -115,35 +116,6 @@ function sequenceTargets(practice: Practice, vessel: Sheet<VesselAnswer>, gas: S
           gasLeastSays: `the least inlet pressure on the plate of ${g?.index.appliance?.name ?? 'the appliance'}`,
         }),
     practice: practice.name,
-  }
-}
-
-function tightnessSheet(
-  document: JobDocument,
-  practice: Practice,
-  gas: Sheet<GasAnswer>,
-): Sheet<TightnessDesign> {
-  if (!gas.applies) return { applies: false, because: gas.because }
-  const burners = fitted(document.appliances).filter((appliance) => burnsGas(appliance.kind))
-  const supply = gas.answer && {
-    volume_m3: gas.answer.volume_m3,
-    workingGauge_Pa: gas.answer.supply.meterGauge_Pa,
-    atmosphere_Pa: gas.answer.conditions.atmosphere_Pa,
-  }
-  return {
-    applies: true,
-    answer: supply && tightnessDesign(document, practice, supply),
-    missing: gas.answer
-      ? []
-      : [
-          {
-            place: 'gas.segments',
-            what: 'A gas supply that can be computed: its volume decides the test',
-          },
-        ],
-    findings: testFindings(document, burners),
-    workings: () => [],
-    restsOn: gas.restsOn,
   }
 }
 

@@ -1,17 +1,52 @@
-import type { BoardRow, JobState } from '../contract/api'
-import { boardStages } from '../contract/api'
+import type { JobDocument } from '../job/document'
+import type { PracticeName } from '../practice/practices'
 import { ticketsToProve } from './ticketRules'
 import { ticketWords } from '../practice/tickets'
+import type { Records } from './judge'
 import { judge, stageOfSheet } from './judge'
+import type { SheetId } from './sheetIds'
 import { solve } from './solve'
 
 /** Raised when a summary says something else of the same job: stored ones are then made again. */
 export const summaryVersion = 3
 
-export type Summary = Omit<BoardRow, 'archived' | 'changedAt' | 'unreadable'>
+/** The stages that the board sorts by, in their order. */
+export const boardStages = ['survey', 'design', 'prove', 'commission', 'handover', 'done'] as const
+export type BoardStage = (typeof boardStages)[number]
+
+export interface Summary {
+  readonly id: string
+  readonly number: string
+  readonly name: string
+  readonly address: string
+  readonly practice: PracticeName
+  readonly stage: BoardStage
+  readonly sheet: SheetId
+  /** What it waits for, in a few words. */
+  readonly waits: string
+  /** Who can do that: a ticket, or anybody. */
+  readonly waitsOn: string
+  readonly stops: number
+  readonly fixes: number
+  readonly off: number
+  readonly snags: number
+  /** Share of each stage, in the order of {@link boardStages} without the last. */
+  readonly shares: readonly number[]
+  readonly frozen: string | null
+}
+
+/** What of a stored job its summary is made from. */
+export interface Summarised {
+  readonly id: string
+  readonly number: string
+  readonly document: JobDocument
+  readonly frozen: string | null
+  readonly records: Records['entries']
+  readonly samples: Records['samples']
+}
 
 /** A job as the board shows it: its stage, what it waits for and on whom, and what is off on its site. Pure. */
-export function summaryOf(state: JobState): Summary {
+export function summaryOf(state: Summarised): Summary {
   const solution = solve(state.document)
   const judgement = judge(solution, {
     entries: state.records,

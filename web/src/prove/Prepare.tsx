@@ -15,7 +15,7 @@ type How = 'streamed' | 'digital' | 'water-gauge'
 
 /** Before the pump: what is disconnected and capped, what is shut, the cautions, and what reads the pressure. */
 export function Prepare({ design }: { readonly design: TightnessDesign }) {
-  const { show, solution, act, draft } = useJob()
+  const { show, solution, act } = useJob()
   const gauges = useGauges({ when: true })
   const [done, setDone] = useState<readonly string[]>([])
   const [how, setHow] = useState<How>('streamed')
@@ -25,7 +25,7 @@ export function Prepare({ design }: { readonly design: TightnessDesign }) {
   const { plan, preparations } = design
   const gauge = gauges.data?.[0]
   const parsed = parseQuantity(
-    resolution || (solution.practice.name === 'north-america' ? '0.1 in wc' : '0.1 mbar'),
+    resolution || solution.practice.tightness.usualStep,
     'gas-pressure',
     solution.practice.units['gas-pressure'],
   )
@@ -139,9 +139,7 @@ export function Prepare({ design }: { readonly design: TightnessDesign }) {
           {how === 'digital' && (
             <TextField value={resolution} onChange={setResolution}>
               <Label>Smallest step it shows</Label>
-              <Input
-                placeholder={solution.practice.name === 'north-america' ? '0.1 in wc' : '0.1 mbar'}
-              />
+              <Input placeholder={solution.practice.tightness.usualStep} />
               <small>
                 {parsed.outcome === 'understood' ? `Understood: ${parsed.echo}` : parsed.says}
               </small>
@@ -159,11 +157,7 @@ export function Prepare({ design }: { readonly design: TightnessDesign }) {
             Begin: waits for {waits}
           </Button>
         )}
-        <span>
-          {draft.document.practice === 'uk-ireland'
-            ? 'Let-by of the meter valve is proved first, at low pressure, by hand: it is not part of this sheet yet.'
-            : ''}
-        </span>
+        <span>{solution.practice.tightness.beforehand}</span>
       </Go>
     </>
   )

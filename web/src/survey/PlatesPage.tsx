@@ -182,10 +182,7 @@ function Plate({ appliance, index }: { readonly appliance: Appliance; readonly i
             onChoose={(said) => edit([{ path: at('inputSaid'), value: said }])}
           />{' '}
           {appliance.inputSaid === 'net' && (
-            <small>
-              Gas is counted gross: times{' '}
-              {solution.practice.name === 'north-america' ? 'the ratio' : '1.11 for natural gas'}.
-            </small>
+            <small>Gas is counted gross: times {solution.practice.gas.netToGross}.</small>
           )}
         </Said>
       )}

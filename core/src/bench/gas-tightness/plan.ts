@@ -1,4 +1,4 @@
-import type { Finding } from '../../answer/finding'
+import type { GasTightnessFinding } from './wording'
 import { sources } from '../../answer/sources'
 import type { Appliance, JobDocument } from '../../job/document'
 import type { Known } from '../../job/known'
@@ -97,7 +97,7 @@ export function tightnessDesign(
 export const testFindings = (
   document: JobDocument,
   burners: readonly Appliance[],
-): readonly Finding[] =>
+): readonly GasTightnessFinding[] =>
   burners
     .filter((burner) => !burner.maxTestGauge_Pa)
     .map((burner) => ({

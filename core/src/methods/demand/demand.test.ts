@@ -3,7 +3,7 @@ import { fixtureUnits, hunterFlow_m3_s, sumOfUnits } from './hunter'
 import { copperForUnits_m, loadingUnits, peakConstants, peakFlow_m3_s } from './loadingUnits'
 import { simultaneousByScenario, simultaneousByUnits, usualFlow_m3_s } from './simultaneous'
 import type { Outlet } from '../../job/hotWaterDocument'
-import { outletKinds } from '../../job/hotWaterDocument'
+import { outletKinds } from './outletKinds'
 
 const gpm = (flow: number | undefined) => ((flow ?? NaN) * 60) / 0.003785411784
 

@@ -1,6 +1,22 @@
-import type { Draw, Outlet, OutletKind } from '../../job/hotWaterDocument'
+import type { OutletKind } from './outletKinds'
 import { fixtureUnits, hunterFlow_m3_s, sumOfUnits } from './hunter'
 import { loadingUnits, peakFlow_m3_s } from './loadingUnits'
+
+/** What draws: so many of a kind, their mixed flow where it was measured. */
+export interface DemandOutlet {
+  readonly id: string
+  readonly kind: OutletKind
+  readonly count: number
+  readonly flow_m3_s: { readonly value: number } | null
+}
+
+/** One draw of a scenario: so many of an outlet opened at a time, for a time. */
+export interface DemandDraw {
+  readonly outletId: string
+  readonly open: number
+  readonly start_s: number
+  readonly duration_s: number
+}
 
 /** How an outlet is called in the two tables. */
 const inTables: Readonly<
@@ -22,7 +38,7 @@ export const usualFlow_m3_s: Readonly<Record<OutletKind, number>> = {
   'garden-tap': 12 / 60000,
 }
 
-export const outletFlow_m3_s = (outlet: Outlet): number =>
+export const outletFlow_m3_s = (outlet: DemandOutlet): number =>
   outlet.flow_m3_s?.value ?? usualFlow_m3_s[outlet.kind]
 
 /** Units of one outlet in a table, hot and cold together. Sources: sources.hunter, sources.en806Units. */
@@ -39,7 +55,7 @@ export type Simultaneous =
 
 /** Water drawn at once by the table of the practice, m³/s. Never more than all outlets together. Sources: sources.hunter, sources.en806Units with sources.din1988. */
 export function simultaneousByUnits(
-  outlets: readonly Outlet[],
+  outlets: readonly DemandOutlet[],
   table: 'hunter' | 'loading-units',
 ): Simultaneous {
   const all_m3_s = outlets.reduce((sum, outlet) => sum + outlet.count * outletFlow_m3_s(outlet), 0)
@@ -62,8 +78,8 @@ export function simultaneousByUnits(
 
 /** The greatest flow that a scenario draws at any moment, m³/s, and when. */
 export function simultaneousByScenario(
-  outlets: readonly Outlet[],
-  draws: readonly Draw[],
+  outlets: readonly DemandOutlet[],
+  draws: readonly DemandDraw[],
 ): Simultaneous {
   const flowOf = new Map(outlets.map((outlet) => [outlet.id, outletFlow_m3_s(outlet)]))
   const moments = draws.map((draw) => draw.start_s)

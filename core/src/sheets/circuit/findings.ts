@@ -1,4 +1,4 @@
-import type { Finding } from '../../answer/finding'
+import type { CircuitFinding } from './wording'
 import { sources } from '../../answer/sources'
 import { pumpHead_Pa } from '../../methods/circuit/pumps'
 import { smallestWithin } from '../../methods/circuit/heatingCircuit'
@@ -7,7 +7,7 @@ import { materials } from '../../methods/materials/pipes'
 import type { JobDocument } from '../../job/document'
 import type { Heating } from '../../job/pressureDocument'
 import type { Practice } from '../../practice/practices'
-import type { CircuitAnswer } from './sheet'
+import type { CircuitAnswer } from './answer'
 
 /** A pump that drives this much more than the design through the circuit is turned down. Common practice, no source. */
 const overdriven = 1.3
@@ -20,7 +20,7 @@ export function circuitFindings(
   heating: Heating,
   practice: Practice,
   answer: CircuitAnswer | undefined,
-): readonly Finding[] {
+): readonly CircuitFinding[] {
   return [
     ...fluidFindings(document, heating, answer),
     ...(answer
@@ -37,7 +37,7 @@ function fluidFindings(
   { survey }: JobDocument,
   heating: Heating,
   answer: CircuitAnswer | undefined,
-): Finding[] {
+): CircuitFinding[] {
   const { kind, massFraction, coldestTemp_K } = heating.fluid
   const freezes = survey.looked.freezing?.answer === 'yes'
   const place = 'heating.fluid'
@@ -56,7 +56,7 @@ function fluidFindings(
             place,
             source: sources.glycolProperties,
             figures: { shareRatio: share, mostRatio: glycolLimits.properties },
-          } satisfies Finding,
+          } satisfies CircuitFinding,
         ]
       : []),
     ...(frozen_K !== undefined && coldestTemp_K && frozen_K > coldestTemp_K.value
@@ -71,7 +71,7 @@ function fluidFindings(
               coldestTemp_K: coldestTemp_K.value,
               shareRatio: share,
             },
-          } satisfies Finding,
+          } satisfies CircuitFinding,
         ]
       : []),
     ...(frozen_K !== undefined && share > 0
@@ -82,7 +82,7 @@ function fluidFindings(
             place,
             source: sources.glycolProperties,
             figures: { frozenTemp_K: frozen_K, shareRatio: share },
-          } satisfies Finding,
+          } satisfies CircuitFinding,
         ]
       : []),
   ]
@@ -92,54 +92,56 @@ function pipeFindings(
   heating: Heating,
   practice: Practice,
   { pipes, fluid, meanTemp_K }: CircuitAnswer,
-): Finding[] {
+): CircuitFinding[] {
   const { velocityMost_m_s, gradientMost_Pa_m } = practice.circuit
-  return pipes.flatMap(({ pipe, size, flow_m3_s, velocity_m_s, gradient_Pa_m }): Finding[] => {
-    if (
-      velocity_m_s <= velocityMost_m_s * (1 + 1e-6) &&
-      gradient_Pa_m <= gradientMost_Pa_m * (1 + 1e-6)
-    )
-      return []
-    const i = heating.pipes.indexOf(pipe)
-    const material = materials[pipe.material]
-    const better = smallestWithin(
-      material.sizes,
-      flow_m3_s,
-      material.roughness_m,
-      fluidAt(fluid, meanTemp_K),
-      { velocity_m_s: velocityMost_m_s, gradient_Pa_m: gradientMost_Pa_m },
-    ).size
-    const fast = velocity_m_s > velocityMost_m_s * (1 + 1e-6)
-    return [
-      {
-        id: fast ? 'pipe-too-fast' : 'pipe-too-steep',
-        severity: 'fix',
-        place: `heating.pipes.${i}`,
-        source: sources.quietPipe,
-        names: [pipe.name, size.name],
-        figures: {
-          speed_m_s: velocity_m_s,
-          most_m_s: velocityMost_m_s,
-          metre_Pa: gradient_Pa_m,
-          mostMetre_Pa: gradientMost_Pa_m,
+  return pipes.flatMap(
+    ({ pipe, size, flow_m3_s, velocity_m_s, gradient_Pa_m }): CircuitFinding[] => {
+      if (
+        velocity_m_s <= velocityMost_m_s * (1 + 1e-6) &&
+        gradient_Pa_m <= gradientMost_Pa_m * (1 + 1e-6)
+      )
+        return []
+      const i = heating.pipes.indexOf(pipe)
+      const material = materials[pipe.material]
+      const better = smallestWithin(
+        material.sizes,
+        flow_m3_s,
+        material.roughness_m,
+        fluidAt(fluid, meanTemp_K),
+        { velocity_m_s: velocityMost_m_s, gradient_Pa_m: gradientMost_Pa_m },
+      ).size
+      const fast = velocity_m_s > velocityMost_m_s * (1 + 1e-6)
+      return [
+        {
+          id: fast ? 'pipe-too-fast' : 'pipe-too-steep',
+          severity: 'fix',
+          place: `heating.pipes.${i}`,
+          source: sources.quietPipe,
+          names: [pipe.name, size.name],
+          figures: {
+            speed_m_s: velocity_m_s,
+            most_m_s: velocityMost_m_s,
+            metre_Pa: gradient_Pa_m,
+            mostMetre_Pa: gradientMost_Pa_m,
+          },
+          ...(better.name === size.name
+            ? {}
+            : {
+                remedy: {
+                  label: `use ${better.name}`,
+                  edits: [{ path: ['heating', 'pipes', i, 'size'], value: better.name }],
+                },
+              }),
         },
-        ...(better.name === size.name
-          ? {}
-          : {
-              remedy: {
-                label: `use ${better.name}`,
-                edits: [{ path: ['heating', 'pipes', i, 'size'], value: better.name }],
-              },
-            }),
-      },
-    ]
-  })
+      ]
+    },
+  )
 }
 
 function flowFindings(
   heating: Heating,
   { pump, pumpChosen, running, flow_m3_s, index, zones }: CircuitAnswer,
-): Finding[] {
+): CircuitFinding[] {
   const least = heating.boilerLeastFlow_m3_s?.value
   const smallest = zones
     .filter(({ zone }) => !zone.alone)
@@ -156,7 +158,7 @@ function flowFindings(
             place: 'heating.pumpId',
             source: sources.pumpLaw,
             figures: { duty_Pa: index.loss_Pa, flow_m3_s },
-          } satisfies Finding,
+          } satisfies CircuitFinding,
         ]
       : []),
     ...(pump && pumpHead_Pa(pump, flow_m3_s) < index.loss_Pa * (1 - 1e-6)
@@ -175,7 +177,7 @@ function flowFindings(
                 { path: ['heating', 'pumpHead_Pa'], value: null },
               ],
             },
-          } satisfies Finding,
+          } satisfies CircuitFinding,
         ]
       : []),
     ...(running && running.flow_m3_s > flow_m3_s * overdriven
@@ -186,7 +188,7 @@ function flowFindings(
             place: 'heating.pumpId',
             source: sources.trade,
             figures: { flow_m3_s, drives_m3_s: running.flow_m3_s, duty_Pa: index.loss_Pa },
-          } satisfies Finding,
+          } satisfies CircuitFinding,
         ]
       : []),
     ...(least !== undefined && smallest && smallest.flow_m3_s < least && !apart
@@ -198,7 +200,7 @@ function flowFindings(
             source: sources.maker,
             names: [smallest.zone.name],
             figures: { least_m3_s: least, flow_m3_s: smallest.flow_m3_s },
-          } satisfies Finding,
+          } satisfies CircuitFinding,
         ]
       : []),
     ...zones
@@ -212,12 +214,12 @@ function flowFindings(
             source: sources.trade,
             names: [one.zone.name],
             figures: { surplus_Pa: one.surplus_Pa },
-          }) satisfies Finding,
+          }) satisfies CircuitFinding,
       ),
   ]
 }
 
-function partFindings(heating: Heating, { parts, content }: CircuitAnswer): Finding[] {
+function partFindings(heating: Heating, { parts, content }: CircuitAnswer): CircuitFinding[] {
   const guessed = parts.filter((one) => one.assumed)
   const [least, most] = content.between_m3
   return [
@@ -230,7 +232,7 @@ function partFindings(heating: Heating, { parts, content }: CircuitAnswer): Find
             source: sources.maker,
             names: [guessed.map((one) => one.part.name).join(', ')],
             figures: { each_Pa: guessed[0]?.loss_Pa ?? 0 },
-          } satisfies Finding,
+          } satisfies CircuitFinding,
         ]
       : []),
     ...(!heating.parts.some((part) => part.kind === 'filter' || part.kind === 'separator')
@@ -240,7 +242,7 @@ function partFindings(heating: Heating, { parts, content }: CircuitAnswer): Find
             severity: 'note',
             place: 'heating.parts',
             source: sources.trade,
-          } satisfies Finding,
+          } satisfies CircuitFinding,
         ]
       : []),
     ...(most - least > 0.1 * content.total_m3
@@ -251,7 +253,7 @@ function partFindings(heating: Heating, { parts, content }: CircuitAnswer): Find
             place: 'heating.emitters',
             source: sources.emitterContent,
             figures: { total_m3: content.total_m3, least_m3: least, most_m3: most },
-          } satisfies Finding,
+          } satisfies CircuitFinding,
         ]
       : []),
   ]

@@ -1,5 +1,5 @@
 import { pumpHead_Pa } from '../../methods/circuit/pumps'
-import type { CircuitAnswer } from './sheet'
+import type { CircuitAnswer } from './answer'
 import type { Show } from '../../units/format'
 import type { UnitSet } from '../../units/measure'
 import { dotAt, plot } from '../../answer/axes'

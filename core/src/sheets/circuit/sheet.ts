@@ -1,199 +1,33 @@
-import type { Finding } from '../../answer/finding'
+import type { CircuitFinding } from './wording'
 import { operatingPoint, genericPumps, pumpFor } from '../../methods/circuit/pumps'
 import type { Pump } from '../../methods/circuit/pumps'
 import {
-  flowForHeat_m3_s,
   heatingBendLoss,
   partLoss_Pa,
-  smallestWithin,
   valveSetting_m3_s,
 } from '../../methods/circuit/heatingCircuit'
-import { fluidAt, freezingTemp_K, glycolLimits } from '../../methods/fluid/glycol'
-import type { HeatingFluid } from '../../methods/fluid/glycol'
+import { fluidAt, freezingTemp_K } from '../../methods/fluid/glycol'
 import { heatingFluidOf } from '../../job/heatingFluid'
-import type { PipeSize } from '../../methods/materials/pipes'
-import { materials, sizeNamed } from '../../methods/materials/pipes'
+import { materials } from '../../methods/materials/pipes'
 import { frictionDrop } from '../../methods/hydraulics/friction'
 import type { JobDocument } from '../../job/document'
 import { fingerprint } from '../../job/merge'
-import type {
-  CircuitPart,
-  Emitter,
-  Heating,
-  HeatingPipe,
-  HeatingZone,
-} from '../../job/pressureDocument'
+import type { Heating } from '../../job/pressureDocument'
 import type { Practice } from '../../practice/practices'
 import { circuitFindings } from './findings'
 import { circuitWorkings } from './workings'
-import { zoneLoad_W } from '../heat/sheet'
 import type { HeatingContent } from '../../job/heatingContent'
 import { heatingContent } from '../../job/heatingContent'
 import { heatingBoiler } from '../../job/heatingBoiler'
-import type { Missing, Sheet } from '../sheet'
-
-export interface ZoneAnswer {
-  readonly zone: HeatingZone
-  readonly load_W: number
-  readonly difference_K: number
-  readonly flow_m3_s: number
-  /** From the boiler through this zone and back. */
-  readonly loss_Pa: number
-  readonly own_Pa: number
-  /** What a balancing valve has to take so that the zone draws no more than its flow. */
-  readonly surplus_Pa: number
-  /** Flow of that valve at 1 bar; undefined where it stands open. */
-  readonly setting_m3_s: number | undefined
-  readonly isIndex: boolean
-}
-
-export interface HeatingPipeAnswer {
-  readonly pipe: HeatingPipe
-  readonly size: PipeSize
-  readonly chosen: boolean
-  readonly flow_m3_s: number
-  readonly velocity_m_s: number
-  readonly gradient_Pa_m: number
-  readonly loss_Pa: number
-}
-
-export interface PartAnswer {
-  readonly part: CircuitPart
-  readonly flow_m3_s: number
-  readonly loss_Pa: number
-  /** Its maker's loss is not known. */
-  readonly assumed: boolean
-}
-
-export interface CircuitAnswer {
-  readonly fluid: HeatingFluid
-  readonly meanTemp_K: number
-  readonly density_kg_m3: number
-  readonly specificHeat_J_kgK: number
-  readonly freezingTemp_K: number | undefined
-  readonly zones: readonly ZoneAnswer[]
-  readonly pipes: readonly HeatingPipeAnswer[]
-  readonly parts: readonly PartAnswer[]
-  readonly load_W: number
-  readonly flow_m3_s: number
-  readonly index: ZoneAnswer
-  readonly common_Pa: number
-  readonly pump: Pump | undefined
-  readonly pumpChosen: boolean
-  readonly running: { readonly flow_m3_s: number; readonly head_Pa: number } | undefined
-  readonly content: HeatingContent
-}
+import type { Missing, Sheet } from '../../answer/sheet'
+import type { HeatingPipeAnswer, CircuitFacts } from '../circuitFacts'
+import { circuitFlowTemp_K, circuitFacts } from '../circuitFacts'
+import type { ZoneAnswer, PartAnswer, CircuitAnswer } from './answer'
 
 /** Loss taken for a part whose maker's figure nobody has read. Assumed. */
 export const unknownPartLoss_Pa = 5000
 /** Under this a surplus is left alone: no valve is set that finely. Common practice, no source. */
 export const leastSurplus_Pa = 1000
-
-/** Flow temperature a circuit is designed on, K. */
-export const circuitFlowTemp_K = ({ heat, survey }: JobDocument, practice: Practice): number =>
-  heat.flowTemp_K?.value ?? survey.maxFlowTemp_K?.value ?? practice.hotWater.flowTemp_K
-
-/** A circuit as far as it can be solved: zones whose load is known have a flow, pipes with a flow or a name have a size. */
-export interface CircuitFacts {
-  readonly loads: ReadonlyMap<string, number>
-  readonly flows: ReadonlyMap<string, number>
-  readonly loadsEach: ReadonlyMap<string, number>
-  readonly sizes: ReadonlyMap<string, PipeSize>
-  readonly flowOf: (pipe: HeatingPipe) => number | undefined
-}
-
-function zoneHeat_W(
-  document: JobDocument,
-  zone: HeatingZone,
-  emitters: readonly Emitter[],
-): number | undefined {
-  const mine = emitters.filter((emitter) => emitter.zoneId === zone.id)
-  const fromHeat = document.heat.zones.find((one) => one.id === zone.heatZoneId)
-  if (zone.load_W) return zone.load_W.value
-  if (fromHeat && zoneLoad_W(fromHeat) > 0) return zoneLoad_W(fromHeat)
-  const each = mine.map((emitter) => emitter.loadEach_W && emitter.loadEach_W.value * emitter.count)
-  return mine.length > 0 && each.every((load) => load !== null)
-    ? each.reduce<number>((sum, load) => sum + (load ?? 0), 0)
-    : undefined
-}
-
-/** Solves flows and sizes of a circuit, leaving out what is not known yet. */
-export function circuitFacts(
-  document: JobDocument,
-  heating: Heating,
-  practice: Practice,
-): CircuitFacts {
-  const fluid = heatingFluidOf(heating)
-  const flowTemp_K = circuitFlowTemp_K(document, practice)
-  const loads = new Map<string, number>()
-  const flows = new Map<string, number>()
-  const loadsEach = new Map<string, number>()
-  for (const zone of heating.zones) {
-    const load_W = zoneHeat_W(document, zone, heating.emitters)
-    if (load_W === undefined) continue
-    const difference_K = zone.difference_K?.value ?? practice.circuit.difference_K
-    loads.set(zone.id, load_W)
-    if (difference_K > 0)
-      flows.set(
-        zone.id,
-        flowForHeat_m3_s({
-          power_W: load_W,
-          difference_K,
-          ...fluidAt(fluid, flowTemp_K - difference_K / 2),
-        }),
-      )
-    const mine = heating.emitters.filter((emitter) => emitter.zoneId === zone.id)
-    const open = mine.filter((emitter) => emitter.loadEach_W === null)
-    const typed_W = mine.reduce(
-      (sum, emitter) => sum + (emitter.loadEach_W ? emitter.loadEach_W.value * emitter.count : 0),
-      0,
-    )
-    const pieces = open.reduce((sum, emitter) => sum + emitter.count, 0)
-    for (const emitter of mine)
-      loadsEach.set(
-        emitter.id,
-        emitter.loadEach_W?.value ?? (pieces > 0 ? Math.max(0, load_W - typed_W) / pieces : 0),
-      )
-  }
-  const together = heating.zones
-    .filter((zone) => !zone.alone)
-    .reduce((sum, zone) => sum + (flows.get(zone.id) ?? 0), 0)
-  const most_m3_s = Math.max(
-    together,
-    ...heating.zones.filter((zone) => zone.alone).map((zone) => flows.get(zone.id) ?? 0),
-  )
-  const flowOf = (pipe: HeatingPipe): number | undefined => {
-    if (pipe.zoneId === null) return most_m3_s > 0 ? most_m3_s : undefined
-    const whole = flows.get(pipe.zoneId)
-    const load = loads.get(pipe.zoneId)
-    if (pipe.carries === 'all' || whole === undefined || !load) return whole
-    const largest = Math.max(
-      0,
-      ...heating.emitters
-        .filter((emitter) => emitter.zoneId === pipe.zoneId)
-        .map((emitter) => loadsEach.get(emitter.id) ?? 0),
-    )
-    return (whole * largest) / load
-  }
-  const limits = {
-    velocity_m_s: practice.circuit.velocityMost_m_s,
-    gradient_Pa_m: practice.circuit.gradientMost_Pa_m,
-  }
-  const water = fluidAt(fluid, flowTemp_K - practice.circuit.difference_K / 2)
-  const sizes = new Map<string, PipeSize>()
-  for (const pipe of heating.pipes) {
-    const flow = flowOf(pipe)
-    const material = materials[pipe.material]
-    const size =
-      pipe.size !== null
-        ? sizeNamed(pipe.material, pipe.size)
-        : flow === undefined
-          ? undefined
-          : smallestWithin(material.sizes, flow, material.roughness_m, water, limits).size
-    if (size) sizes.set(pipe.id, size)
-  }
-  return { loads, flows, loadsEach, sizes, flowOf }
-}
 
 /** Designs the heating circuit: flows, sizes, the index circuit, the pump and what to throttle. */
 export function circuitSheet(document: JobDocument, practice: Practice): Sheet<CircuitAnswer> {
@@ -235,7 +69,7 @@ export function circuitSheet(document: JobDocument, practice: Practice): Sheet<C
   })
   const answer =
     missing.length > 0 ? undefined : solveCircuit(document, heating, practice, facts, content)
-  const findings: readonly Finding[] = circuitFindings(document, heating, practice, answer)
+  const findings: readonly CircuitFinding[] = circuitFindings(document, heating, practice, answer)
   return {
     applies: true,
     answer,
@@ -406,7 +240,3 @@ function missingForCircuit(heating: Heating, facts: CircuitFacts): Missing[] {
   ]
   return needs.filter(([there]) => !there).map(([, place, what]) => ({ place, what }))
 }
-
-/** Whether the glycol tables cover what is in the circuit. */
-export const fluidCovered = ({ kind, massFraction }: HeatingFluid): boolean =>
-  kind === 'water' || massFraction <= glycolLimits.properties + 1e-9

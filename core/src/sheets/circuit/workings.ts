@@ -1,6 +1,6 @@
 import { sources } from '../../answer/sources'
 import type { Working } from '../../answer/working'
-import type { CircuitAnswer } from './sheet'
+import type { CircuitAnswer } from './answer'
 
 /** The arithmetic of a heating circuit, in the order one would do it on paper. */
 export function circuitWorkings(answer: CircuitAnswer): readonly Working[] {

@@ -1,4 +1,4 @@
-import type { Finding } from '../../answer/finding'
+import type { GasFinding } from './wording'
 import { sources } from '../../answer/sources'
 import { atMost } from '../../answer/expect'
 import { altitudeFactor } from '../../methods/atmosphere/atmosphere'
@@ -6,7 +6,7 @@ import { inSquares } from '../../methods/gas/network'
 import { nextSize } from '../../methods/materials/pipes'
 import type { Appliance, JobDocument } from '../../job/document'
 import type { Practice } from '../../practice/practices'
-import type { GasAnswer, GasPipeAnswer } from './sheet'
+import type { GasAnswer, GasPipeAnswer } from './answer'
 
 /** What is wrong with, or worth saying of, a gas supply. */
 export function gasFindings(
@@ -14,7 +14,7 @@ export function gasFindings(
   practice: Practice,
   answer: GasAnswer,
   burners: readonly Appliance[],
-): readonly Finding[] {
+): readonly GasFinding[] {
   const fed = answer.pipes.filter((pipe) => pipe.appliance)
   const reached = new Set(fed.map((pipe) => pipe.appliance?.id))
   return [
@@ -24,7 +24,7 @@ export function gasFindings(
     ...orderFindings(answer),
     ...answer.pipes
       .filter((pipe) => !atMost(pipe.velocity_m_s, practice.gas.velocityMost_m_s * 1.001))
-      .map((pipe): Finding => ({
+      .map((pipe): GasFinding => ({
         id: 'gas-too-fast',
         severity: 'fix',
         place: pipe.place,
@@ -47,7 +47,7 @@ export function gasFindings(
       })),
     ...burners
       .filter((burner) => !reached.has(burner.id))
-      .map((burner): Finding => ({
+      .map((burner): GasFinding => ({
         id: 'gas-appliance-unfed',
         severity: 'stop',
         place: 'gas.segments',
@@ -58,7 +58,7 @@ export function gasFindings(
     ...lengthFindings(answer),
     ...burners
       .filter((burner) => !burner.minInletGauge_Pa)
-      .map((burner): Finding => ({
+      .map((burner): GasFinding => ({
         id: 'gas-minimum-unknown',
         severity: 'fix',
         place: `appliances.${document.appliances.indexOf(burner)}.minInletGauge_Pa`,
@@ -74,7 +74,7 @@ export function gasFindings(
             severity: 'fix',
             place: 'gas.segments',
             source: practice.gas.bondSource,
-          } satisfies Finding,
+          } satisfies GasFinding,
         ]
       : []),
     ...(document.gas.diversity
@@ -86,7 +86,7 @@ export function gasFindings(
             names: [document.gas.diversity.rule],
             figures: { shareRatio: answer.supply.shareRatio },
             source: sources.trade,
-          } satisfies Finding,
+          } satisfies GasFinding,
         ]
       : []),
   ]
@@ -98,7 +98,7 @@ function overAllowance(
   practice: Practice,
   answer: GasAnswer,
   pipe: GasPipeAnswer,
-): Finding[] {
+): GasFinding[] {
   const name = pipe.appliance?.name ?? pipe.segment.name
   const least = pipe.appliance?.minInletGauge_Pa?.value
   const inlet_Pa = pipe.inletGauge_Pa ?? pipe.farGauge_Pa
@@ -131,7 +131,7 @@ function overAllowance(
             names: [name],
             figures,
             source: sources.maker,
-          } satisfies Finding,
+          } satisfies GasFinding,
         ]
       : []),
     ...(over && !bySheet
@@ -144,7 +144,7 @@ function overAllowance(
             figures,
             source: practice.gas.allowanceSource,
             ...offered,
-          } satisfies Finding,
+          } satisfies GasFinding,
         ]
       : []),
     ...(starved && least !== undefined
@@ -157,13 +157,13 @@ function overAllowance(
             figures: { farGauge_Pa: inlet_Pa, leastGauge_Pa: least },
             source: sources.maker,
             ...offered,
-          } satisfies Finding,
+          } satisfies GasFinding,
         ]
       : []),
   ]
 }
 
-function regulatorFindings(practice: Practice, pipe: GasPipeAnswer): Finding[] {
+function regulatorFindings(practice: Practice, pipe: GasPipeAnswer): GasFinding[] {
   const { regulator } = pipe.pipe
   const written = pipe.segment.regulator
   if (!regulator || !written) return []
@@ -184,7 +184,7 @@ function regulatorFindings(practice: Practice, pipe: GasPipeAnswer): Finding[] {
             names: [pipe.segment.name],
             figures,
             source: sources.lineRegulator,
-          } satisfies Finding,
+          } satisfies GasFinding,
         ]
       : []),
     ...(written.vent === null || written.vent === 'inside'
@@ -195,7 +195,7 @@ function regulatorFindings(practice: Practice, pipe: GasPipeAnswer): Finding[] {
             place: pipe.place,
             names: [pipe.segment.name],
             source: sources.lineRegulator,
-          } satisfies Finding,
+          } satisfies GasFinding,
         ]
       : []),
     {
@@ -214,7 +214,7 @@ function regulatorFindings(practice: Practice, pipe: GasPipeAnswer): Finding[] {
             place: pipe.place,
             names: [pipe.segment.name],
             source: sources.trade,
-          } satisfies Finding,
+          } satisfies GasFinding,
         ]
       : []),
   ]
@@ -225,9 +225,9 @@ function endFindings(
   document: JobDocument,
   practice: Practice,
   fed: readonly GasPipeAnswer[],
-): Finding[] {
+): GasFinding[] {
   const shakes = document.survey.looked.shakes?.answer === 'yes'
-  return fed.flatMap(({ segment, place, appliance }): Finding[] => {
+  return fed.flatMap(({ segment, place, appliance }): GasFinding[] => {
     const names = [appliance?.name ?? segment.name]
     const { shutOff, trap, connector } = segment.end
     return [
@@ -239,7 +239,7 @@ function endFindings(
               place,
               names,
               source: sources.trade,
-            } satisfies Finding,
+            } satisfies GasFinding,
           ]
         : shutOff === null
           ? [
@@ -249,7 +249,7 @@ function endFindings(
                 place,
                 names,
                 source: sources.trade,
-              } satisfies Finding,
+              } satisfies GasFinding,
             ]
           : []),
       ...(practice.gas.trapWanted && trap === 'no'
@@ -260,7 +260,7 @@ function endFindings(
               place,
               names,
               source: practice.gas.trapSource,
-            } satisfies Finding,
+            } satisfies GasFinding,
           ]
         : []),
       ...(shakes && connector === 'rigid'
@@ -271,7 +271,7 @@ function endFindings(
               place,
               names,
               source: sources.trade,
-            } satisfies Finding,
+            } satisfies GasFinding,
           ]
         : []),
     ]
@@ -282,14 +282,14 @@ function endFindings(
 const usualLockUpRatio = 0.25
 
 /** The stricter of two verdicts wins: a pipe that calculates well but that the table refuses is still to be changed. */
-function tableFindings(answer: GasAnswer, document: JobDocument): Finding[] {
+function tableFindings(answer: GasAnswer, document: JobDocument): GasFinding[] {
   if (answer.tableLength_m === undefined) return []
   const refused = answer.pipes.filter(
     (pipe) => pipe.table_m3_s !== undefined && pipe.table_m3_s < pipe.flow_m3_s,
   )
   const uncovered = answer.pipes.filter((pipe) => pipe.table_m3_s === undefined)
   return [
-    ...refused.map((pipe): Finding => {
+    ...refused.map((pipe): GasFinding => {
       const bigger = nextSize(pipe.pipe.material, pipe.pipe.size.bore_m * 1.01)
       return {
         id: 'gas-table-stricter',
@@ -321,16 +321,16 @@ function tableFindings(answer: GasAnswer, document: JobDocument): Finding[] {
             place: 'gas.segments',
             names: uncovered.map((pipe) => pipe.segment.name),
             source: sources.bs6891,
-          } satisfies Finding,
+          } satisfies GasFinding,
         ]
       : []),
   ]
 }
 
-function orderFindings(answer: GasAnswer): Finding[] {
+function orderFindings(answer: GasAnswer): GasFinding[] {
   const byId = new Map(answer.pipes.map((pipe) => [pipe.id, pipe]))
   const feeds = new Set(answer.pipes.map((pipe) => pipe.segment.from))
-  return answer.pipes.flatMap((pipe): Finding[] => {
+  return answer.pipes.flatMap((pipe): GasFinding[] => {
     const feeder = byId.get(pipe.segment.from)
     const wider =
       feeder && !feeder.pipe.regulator && pipe.pipe.size.bore_m > feeder.pipe.size.bore_m * 1.02
@@ -344,7 +344,7 @@ function orderFindings(answer: GasAnswer): Finding[] {
               place: pipe.place,
               names: [pipe.segment.name, feeder.segment.name],
               source: sources.trade,
-            } satisfies Finding,
+            } satisfies GasFinding,
           ]
         : []),
       ...(branches
@@ -355,14 +355,14 @@ function orderFindings(answer: GasAnswer): Finding[] {
               place: pipe.place,
               names: [pipe.appliance?.name ?? '', pipe.segment.name],
               source: sources.trade,
-            } satisfies Finding,
+            } satisfies GasFinding,
           ]
         : []),
     ]
   })
 }
 
-function meterFindings(document: JobDocument, practice: Practice, answer: GasAnswer): Finding[] {
+function meterFindings(document: JobDocument, practice: Practice, answer: GasAnswer): GasFinding[] {
   const { gasWorkingGauge_Pa: working, gasStaticGauge_Pa: lockUp, gasLoad } = document.survey
   const place = 'survey.gasWorkingGauge_Pa'
   const fall_Pa = working && lockUp ? lockUp.value - working.value : 0
@@ -375,7 +375,7 @@ function meterFindings(document: JobDocument, practice: Practice, answer: GasAns
             place,
             figures: { meterGauge_Pa: answer.supply.meterGauge_Pa },
             source: practice.gas.assumedWorkingSource,
-          } satisfies Finding,
+          } satisfies GasFinding,
         ]
       : []),
     ...(!answer.meterAssumed && gasLoad !== 'full'
@@ -385,7 +385,7 @@ function meterFindings(document: JobDocument, practice: Practice, answer: GasAns
             severity: 'fix',
             place,
             source: sources.trade,
-          } satisfies Finding,
+          } satisfies GasFinding,
         ]
       : []),
     ...(fall_Pa < 0
@@ -396,7 +396,7 @@ function meterFindings(document: JobDocument, practice: Practice, answer: GasAns
             place,
             figures: { workingGauge_Pa: working?.value ?? 0, staticGauge_Pa: lockUp?.value ?? 0 },
             source: sources.trade,
-          } satisfies Finding,
+          } satisfies GasFinding,
         ]
       : []),
     ...(practice.gas.allowanceSource.basis === 'assumed'
@@ -407,19 +407,19 @@ function meterFindings(document: JobDocument, practice: Practice, answer: GasAns
             place: 'gas.segments',
             figures: { allowance_Pa: practice.gas.allowance_Pa },
             source: practice.gas.allowanceSource,
-          } satisfies Finding,
+          } satisfies GasFinding,
         ]
       : []),
   ]
 }
 
-function lengthFindings(answer: GasAnswer): Finding[] {
+function lengthFindings(answer: GasAnswer): GasFinding[] {
   const onIndex = new Set(answer.indexRun)
   const onRun = answer.pipes.filter(
     (pipe) => onIndex.has(pipe.id) && pipe.segment.length_m?.basis === 'assumed',
   )
   const spare_Pa = answer.indexAllowed_Pa - answer.index.dropTo_Pa
-  return onRun.map((pipe): Finding => {
+  return onRun.map((pipe): GasFinding => {
     const perMetre = pipe.effective_m > 0 ? pipe.drop_Pa / pipe.effective_m : 0
     const spare_m = perMetre > 0 ? Math.max(0, spare_Pa / perMetre) : 0
     return {
@@ -445,7 +445,7 @@ const gasEquationSource = (answer: GasAnswer) =>
         ? sources.renouard
         : sources.nfpa54Low
 
-function altitudeFindings(document: JobDocument, practice: Practice): Finding[] {
+function altitudeFindings(document: JobDocument, practice: Practice): GasFinding[] {
   const elevation = document.survey.elevation_m
   if (!elevation || !practice.gas.altitudeDerates) return []
   const factor = altitudeFactor(elevation.value)

@@ -1,6 +1,6 @@
 import { solveStages } from '../../methods/gas/stages'
 import type { JobDocument } from '../../job/document'
-import type { GasAnswer } from './sheet'
+import type { GasAnswer } from './answer'
 
 /**
  * The same supply with only some appliances burning, everything else as designed. It starts from the working pressure at full load: with less

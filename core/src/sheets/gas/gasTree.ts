@@ -1,5 +1,5 @@
 import { meterNode } from '../../methods/network/tree'
-import type { GasAnswer } from './sheet'
+import type { GasAnswer } from './answer'
 import type { Show } from '../../units/format'
 import type { Drawing } from '../../answer/drawing'
 import { networkTree } from '../networkTree'

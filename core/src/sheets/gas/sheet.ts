@@ -16,7 +16,7 @@ import {
 import type { MaterialName, PipeSize } from '../../methods/materials/pipes'
 import { materials, pipeVolume_m3, sizeNamed } from '../../methods/materials/pipes'
 import { priceList } from '../../methods/materials/prices'
-import type { Regulated, Regulator, StagedState, StagedSupply } from '../../methods/gas/stages'
+import type { Regulated, Regulator, StagedSupply } from '../../methods/gas/stages'
 import { chooseStages, isElevated, solveStages, stagesOf } from '../../methods/gas/stages'
 import { inOrder, meterNode, pathTo } from '../../methods/network/tree'
 import type { Appliance, JobDocument } from '../../job/document'
@@ -28,44 +28,9 @@ import { fitted } from '../../job/asked'
 import type { Practice } from '../../practice/practices'
 import { psi_Pa } from '../../units/units'
 import { gasFindings } from './findings'
-import type { Missing, Sheet } from '../sheet'
+import type { Missing, Sheet } from '../../answer/sheet'
 import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
-
-export interface GasPipeAnswer extends StagedState {
-  readonly segment: GasSegment
-  /** Its place in the document. */
-  readonly place: string
-  readonly pipe: SizedPipe & Regulated
-  readonly chosen: boolean
-  readonly appliance?: Appliance
-  /** Greatest drop from where its stage begins, where it ends at an appliance or a regulator. */
-  readonly allowed_Pa?: number
-  /** At the appliance itself, after its connector. */
-  readonly inletGauge_Pa?: number
-  /** What a table lets it pass, where the practice asks for a second verdict and the table covers it. */
-  readonly table_m3_s?: number
-}
-
-export interface GasAnswer {
-  readonly gas: FuelGas
-  readonly supply: StagedSupply
-  /** Of the stage that the index appliance is on. */
-  readonly conditions: GasConditions
-  readonly meterAssumed: boolean
-  readonly pipes: readonly GasPipeAnswer[]
-  readonly total_m3_s: number
-  readonly total_W: number
-  readonly allowance_Pa: number
-  /** The appliance with least pressure to spare, and the way to it through its stage. */
-  readonly index: GasPipeAnswer
-  readonly indexRun: readonly string[]
-  readonly indexAllowed_Pa: number
-  readonly volume_m3: number
-  /** What the pipe costs by the price list. */
-  readonly cost: number
-  /** Length at which the second verdict reads its table, where there is one. */
-  readonly tableLength_m?: number
-}
+import type { GasPipeAnswer, GasAnswer } from './answer'
 
 /** Greatest drop of a stage before a line regulator. Source: sources.elevatedDrop. */
 export const elevatedDrop_Pa = psi_Pa

@@ -3,7 +3,7 @@ import type { PipeSize } from '../../methods/materials/pipes'
 import { materials } from '../../methods/materials/pipes'
 import { solveStages } from '../../methods/gas/stages'
 import { beyondOf } from '../../methods/network/tree'
-import type { GasAnswer } from './sheet'
+import type { GasAnswer } from './answer'
 
 /** One of a pipe's neighbouring sizes and what it would do, everything else left as it is. */
 export interface SizeBeside {

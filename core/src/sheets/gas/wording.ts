@@ -1,13 +1,12 @@
-import type { FindingId } from '../../answer/finding'
-import type { Wording } from '../worded'
+import type { FindingOf, Wording, Wordings } from '../../practice/worded'
+import type { Show } from '../../units/format'
 
 const gas = ({ f, show }: Parameters<Wording>[0], key: string) => show(f(key), 'gas-pressure')
-const bar = ({ f, show }: Parameters<Wording>[0], key: string) => show(f(key), 'water-pressure')
-const flow = ({ f, show }: Parameters<Wording>[0], key: string) => show(f(key), 'water-flow')
 const share = ({ f, show }: Parameters<Wording>[0], key: string) => show(f(key), 'ratio', 0)
+const gasP = (show: Show, si: number) => show(si, 'gas-pressure')
 
-/** What stages, ends and loads of a gas supply find, in words. */
-const gasWordings = {
+/** Every finding of this subject: its sentence and its why, in the words of the practice. */
+export const gasWordings = {
   'gas-maker-table': (t) => ({
     head: `${t.n(0)} loses ${gas(t, 'drop_Pa')} of the ${gas(t, 'allowance_Pa')} usual; its maker’s table is on file.`,
     why: 'Only that table permits it, for that appliance. It stands when the working pressure at full fire has been measured and is inside the maker’s band.',
@@ -60,82 +59,61 @@ const gasWordings = {
     head: `Sized for inputs brought down to ${share(t, 'inputRatio')} at ${t.show(t.f('elevation_m'), 'elevation')}.`,
     why: 'Only while every appliance is set so, by its maker’s altitude instructions.',
   }),
-} as const satisfies Readonly<Partial<Record<FindingId, Wording>>>
-
-/** What the water feed finds, in words. */
-const waterWordings = {
-  'water-outlet-starved': (t) => ({
-    head: `${t.n(0)} is left ${bar(t, 'leftGauge_Pa')}; it wants ${bar(t, 'wantedGauge_Pa')}.`,
-    why: `With what runs at once, ${flow(t, 'flow_m3_s')} at the main. Wider pipe on the way, fewer outlets at once, or more pressure.`,
+  'gas-drop-over-allowance': ({ f, n, show }) => ({
+    head: `${n(0)} loses ${gasP(show, f('drop_Pa'))} of the ${gasP(show, f('allowance_Pa'))} allowed.`,
+    why: 'With everything burning the pipe takes more than its share of the pressure.',
   }),
-  'water-outlet-unfed': ({ n }) => ({
-    head: `No ${n(1)} pipe reaches ${n(0)}.`,
-    why: 'What it draws is missing from every pipe on the way.',
+  'gas-below-minimum': ({ f, n, show }) => ({
+    head: `${n(0)} would get ${gasP(show, f('farGauge_Pa'))}; it needs ${gasP(show, f('leastGauge_Pa'))}.`,
+    why: 'Under its least inlet pressure the flame starves or locks out.',
   }),
-  'water-too-fast': (t) => ({
-    head: `${t.n(0)} in ${t.n(1)} runs at ${t.show(t.f('speed_m_s'), 'velocity')}.`,
-    why: `Above ${t.show(t.f('most_m_s'), 'velocity')} it is heard, and hot copper wears.`,
+  'gas-table-stricter': ({ f, n, show }) => ({
+    head: `The table lets ${n(1)} carry ${show(f('table_m3_s'), 'gas-flow')}; ${n(0)} needs ${show(f('flow_m3_s'), 'gas-flow')}.`,
+    why: 'Calculation and table are two verdicts; the stricter wins.',
   }),
-  'water-no-size': () => ({
-    head: 'No sizes of the catalogue leave every outlet what it wants.',
-    why: 'The largest are shown. The main gives too little for so much at once.',
+  'gas-table-not-covered': ({ n }) => ({
+    head: `The table does not cover ${n(0)}.`,
+    why: 'Past its longest column or sizes: the calculation stands alone there.',
   }),
-  'water-main-assumed': (t) => ({
-    head: 'How far the main falls when water runs is not known.',
-    why: `${bar(t, 'staticGauge_Pa')} is taken however much is drawn. One running pressure with its flow, on Readings, gives the curve.`,
+  'gas-working-assumed': ({ f, show }) => ({
+    head: `${gasP(show, f('meterGauge_Pa'))} at the meter is assumed.`,
+    why: 'The design starts from the working pressure at full load, and nobody has read it. Never start from the static pressure.',
   }),
-  'water-main-past-measured': (t) => ({
-    head: `${flow(t, 'flow_m3_s')} at once is more than was ever drawn here.`,
-    why: `The main was measured up to ${flow(t, 'measured_m3_s')}; past that its curve is a guess.`,
+  'gas-length-assumed': ({ f, n, show }) => ({
+    head: `${show(f('length_m'), 'length')} of ${n(0)} is a guess.`,
+    why: `Another ${show(f('spare_m'), 'length')} uses up what the index appliance has to spare.`,
   }),
-  'water-wait-long': (t) => ({
-    head: `${t.n(0)} waits ${Math.round(t.f('wait_s'))} s for hot water.`,
-    why: `${t.show(t.f('volume_m3'), 'small-volume')} stand in the pipe. Up to ${Math.round(t.f('most_s'))} s is borne; a smaller pipe, a nearer heater or a secondary return.`,
-  }),
-  'water-will-not-fire': (t) => ({
-    head: `${t.n(0)} alone draws ${flow(t, 'flow_m3_s')} of hot; the heater fires from ${flow(t, 'least_m3_s')}.`,
-    why: 'It stays cold until somebody opens a second tap.',
-  }),
-  'water-mixer-uneven': (t) => ({
-    head: `At ${t.n(0)} cold has ${bar(t, 'coldGauge_Pa')}, hot ${bar(t, 'hotGauge_Pa')}.`,
-    why: 'A mixer wants them within about half of each other: else it scalds or runs cold when another tap opens.',
-  }),
-  'water-make-up-open': () => ({
-    head: 'What keeps boiler water out of the drinking water is not settled.',
-    why: 'Heating water is foul. The device that is asked for differs by place and by what is in the circuit.',
-  }),
-  'water-make-up-unguarded': () => ({
-    head: 'Nothing keeps boiler water out of the drinking water.',
-    why: 'A link with a double check that is taken off, or a backflow preventer: never plain pipe. The local water code says which.',
-  }),
-  'water-make-up-no-reducing': (t) => ({
-    head: `No reducing valve between ${bar(t, 'staticGauge_Pa')} of main and the boiler.`,
-    why: 'A link left open then lifts the relief valve.',
-  }),
-  'water-loop-bare': (t) => ({
-    head: `Bare, the loop loses ${t.show(t.f('bareLoss_W'), 'small-power')}; lagged ${t.show(t.f('laggedLoss_W'), 'small-power')}.`,
-    why: 'It loses that day and night. Lagging over its whole length is a handover item.',
-  }),
-  'water-loop-undecided': () => ({
-    head: 'How the secondary return is lagged is not settled.',
-    why: 'Bare is taken. The flow of its pump hangs on it.',
-  }),
-  'water-loop-fast': (t) => ({
-    head: `${t.n(0)} runs at ${t.show(t.f('speed_m_s'), 'velocity')} day and night.`,
-    why: `Above ${t.show(t.f('most_m_s'), 'velocity')} a return that never rests wears its bends.`,
-  }),
-  'water-branch-over-feeder': ({ n }) => ({
+  'gas-branch-over-feeder': ({ n }) => ({
     head: `${n(0)} is larger than ${n(1)} that feeds it.`,
-    why: 'It does no harm, and holds more water to run off.',
+    why: 'It does no harm, and no good either.',
   }),
-  'water-units-not-covered': (t) => ({
-    head: `The table begins above ${t.n(0)}’s units.`,
-    why: 'There the outlets’ own flows are taken together.',
+  'gas-load-on-branch': ({ n }) => ({
+    head: `${n(0)} hangs on ${n(1)}, where pipes branch off.`,
+    why: 'Give it a pipe of its own, so that it can be shut and capped without the others.',
   }),
-  'water-dead-main': ({ n }) => ({
-    head: `${n(0)} ends at nothing.`,
-    why: 'Water that never moves goes stale. Cut it back to the tee, or give it an end.',
+  'gas-appliance-unfed': ({ n }) => ({
+    head: `No pipe reaches ${n(0)}.`,
+    why: 'Its load is missing from every pipe on the way.',
   }),
-} as const satisfies Readonly<Partial<Record<FindingId, Wording>>>
-
-export const networkWordings = { ...gasWordings, ...waterWordings }
+  'gas-minimum-unknown': ({ n }) => ({
+    head: `The least inlet pressure of ${n(0)} is not read.`,
+    why: 'Only the allowance of the pipe is checked for it. The plate or manual says.',
+  }),
+  'gas-altitude': ({ f, show }) => ({
+    head: `At ${show(f('elevation_m'), 'elevation')} the inputs may have to come down to ${show(f('inputRatio'), 'ratio', 0)}.`,
+    why: "Where the maker gives no other rule. Pipes are sized here for the plate's full input, which is the safe side; set the appliances by the maker's altitude instructions.",
+  }),
+  'gas-working-part-load': () => ({
+    head: 'The working pressure was not read with everything burning.',
+    why: 'At full load it will be lower, and the design starts from it.',
+  }),
+  'gas-setting-unsourced': ({ f, show }) => ({
+    head: `The ${gasP(show, f('allowance_Pa'))} allowance is a setting, not a citation.`,
+    why: 'No source here: check the local code and the network operator.',
+  }),
+  'inputs-conflict': ({ f, show }) => ({
+    head: `Working ${gasP(show, f('workingGauge_Pa'))} is above static ${gasP(show, f('staticGauge_Pa'))}.`,
+    why: 'A working pressure cannot be above the lock-up pressure: one of the readings is wrong.',
+  }),
+} satisfies Wordings
+export type GasFinding = FindingOf<typeof gasWordings>

@@ -2,7 +2,7 @@ import { outletFlow_m3_s } from '../../methods/demand/simultaneous'
 import { storeModelOf } from '../../methods/hot-water/compare'
 import type { DrawEvent, DrawOffModel } from '../../methods/hot-water/drawOff'
 import type { JobDocument } from '../../job/document'
-import type { HeatAnswer, OptionAnswer } from './sheet'
+import type { HeatAnswer, OptionAnswer } from './answer'
 
 /** Below it a shower is of no use. Assumed. */
 export const usableTemp_K = 311.15

@@ -1,11 +1,12 @@
 import { atMost } from '../../answer/expect'
-import type { Finding, FindingId, Remedy, Severity } from '../../answer/finding'
+import type { Remedy, Severity } from '../../answer/finding'
+import type { HeatFinding } from './wording'
 import type { Source } from '../../answer/sources'
 import { sources } from '../../answer/sources'
 import { hygieneTemp_K, scaldTime_s } from '../../methods/hot-water/scald'
 import type { JobDocument } from '../../job/document'
 import type { Practice } from '../../practice/practices'
-import type { HeatAnswer, OptionAnswer } from './sheet'
+import type { HeatAnswer, OptionAnswer } from './answer'
 
 /** A store whose top is this much hotter than its setting before it is warm is overheated. Source: sources.trade. */
 export const overheatLimit_K = 10
@@ -14,14 +15,14 @@ export const overheatLimit_K = 10
 const longEnough_s = 600
 
 type Find = (
-  id: FindingId,
+  id: HeatFinding['id'],
   severity: Severity,
   place: string,
   source: Source,
   figures?: Record<string, number>,
   names?: readonly string[],
   remedy?: Remedy,
-) => Finding
+) => HeatFinding
 
 const find: Find = (id, severity, place, source, figures = {}, names = [], remedy) => ({
   id,
@@ -39,7 +40,7 @@ export function optionFindings(
   answer: HeatAnswer,
   one: OptionAnswer,
   index: number,
-): readonly Finding[] {
+): readonly HeatFinding[] {
   const { option, figures, comparison } = one
   if (!figures) return []
   const chosen = answer.chosen === one
@@ -152,7 +153,7 @@ export function heatFindings(
   document: JobDocument,
   practice: Practice,
   answer: HeatAnswer,
-): readonly Finding[] {
+): readonly HeatFinding[] {
   const { heat, hotWater } = document
   const { storeTemp_K } = answer
   const rules = practice.hotWater
@@ -239,7 +240,7 @@ export function heatFindings(
       : []),
     ...(hotWater && stores
       ? [
-          ...hotWater.outlets.flatMap((outlet, i): Finding[] => {
+          ...hotWater.outlets.flatMap((outlet, i): HeatFinding[] => {
             const place = `hotWater.outlets.${i}`
             if (atMost(hottest_K, rules.safeOutletTemp_K)) return []
             if (outlet.tempered === 'refused')
@@ -271,7 +272,7 @@ export function heatFindings(
             ? [
                 find(
                   'store-breeds',
-                  practice.name === 'north-america' ? 'note' : 'fix',
+                  practice.hotWater.coolStore,
                   'hotWater.storeTemp_K',
                   sources.storeHygiene,
                   { storeTemp_K, hygieneTemp_K },

@@ -1,5 +1,4 @@
 import { atMost } from '../../answer/expect'
-import type { Simultaneous } from '../../methods/demand/simultaneous'
 import {
   outletFlow_m3_s,
   simultaneousByScenario,
@@ -9,62 +8,25 @@ import { chooseSizes } from '../../methods/gas/chooseSizes'
 import { fuelGases } from '../../methods/gas/fuel'
 import { materials } from '../../methods/materials/pipes'
 import { circleArea_m2 } from '../../methods/hydraulics/friction'
-import { estimatedLoad_W } from '../../methods/heat/estimate'
-import type {
-  Comparison,
-  ComparisonConditions,
-  OptionFigures,
-} from '../../methods/hot-water/compare'
+import type { ComparisonConditions, OptionFigures } from '../../methods/hot-water/compare'
 import { compareOption } from '../../methods/hot-water/compare'
-import { hygieneTemp_K } from '../../methods/hot-water/scald'
 import type { JobDocument } from '../../job/document'
-import type { HeatOption, Zone } from '../../job/hotWaterDocument'
+import type { HeatOption } from '../../job/hotWaterDocument'
 import { fingerprint } from '../../job/merge'
 import type { Practice } from '../../practice/practices'
 import { sideOf } from '../../practice/schools'
-import type { MainCurve } from '../../methods/supply/mainCurve'
 import { mainFlow_m3_s } from '../../methods/supply/mainCurve'
 import { gravity_m_s2 } from '../../units/units'
 import { heatFindings } from './findings'
 import { heatWorkings } from './workings'
-import type { Missing, Sheet } from '../sheet'
-import { coldestTemp_K, loadOf_m3_s, mainOf } from '../readings/sheet'
+import type { Missing, Sheet } from '../../answer/sheet'
+import { coldestTemp_K } from '../../job/coldestTemp'
+import { loadOf_m3_s } from '../../job/gasLoad'
+import { mainOf } from '../../job/main'
 import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
-
-export interface OptionAnswer {
-  readonly option: HeatOption
-  readonly figures: OptionFigures | undefined
-  /** What is still to be read before it can be compared. */
-  readonly missing: readonly string[]
-  readonly comparison: Comparison | undefined
-  /** Gas of everything fitted with this option in place of a new boiler or heater. */
-  readonly gas_m3_s: number
-  /** Smallest pipe of the practice's material that keeps the allowance over the surveyed distance. */
-  readonly gasPipe?: string
-  /** Smallest copper that keeps the cold feed under 2 m/s. */
-  readonly coldPipe?: string
-}
-
-export interface HeatAnswer {
-  readonly load_W: number
-  readonly estimated_W: number
-  readonly conditions: ComparisonConditions | undefined
-  readonly simultaneous: Simultaneous | undefined
-  readonly wanted_m3_s: number
-  readonly curve: MainCurve | undefined
-  /** Pressure wanted at the highest outlet, gauge. */
-  readonly wantedGauge_Pa: number
-  /** Pressure that must be left at the main: wanted at the outlet, and the water's height to it. Gauge. */
-  readonly left_Pa: number
-  /** What the main still gives with the wanted pressure left at the highest outlet. */
-  readonly main_m3_s: number | undefined
-  readonly storeTemp_K: number
-  readonly options: readonly OptionAnswer[]
-  readonly chosen: OptionAnswer | undefined
-  readonly suggestedHeating_W: number
-  /** Heat of a mild day, for telling whether an option starts and stops. */
-  readonly mild_W: number
-}
+import { zoneLoad_W } from '../../job/zoneLoad'
+import { storeSetting_K } from '../../job/storeSetting'
+import type { OptionAnswer, HeatAnswer } from './answer'
 
 /** Load of a mild day over that of the coldest. Assumed: about half the heating season lies below it. */
 export const mildRatio = 0.4
@@ -74,24 +36,6 @@ export const feedSpeed_m_s = 2
 export const heatingReserve = 1.1
 /** Efficiency taken for the input of an option whose plate is not read. Assumed. */
 const usualEfficiency = 0.9
-
-export const zoneLoad_W = ({ heat }: Zone): number =>
-  heat.by === 'typed'
-    ? (heat.load_W?.value ?? 0)
-    : heat.area_m2
-      ? estimatedLoad_W(heat.area_m2.value, heat.age)
-      : 0
-
-/** The store's setting on this job: typed, or the practice's own by the school it takes. */
-export function storeSetting_K(
-  { hotWater, schools, practice: name }: JobDocument,
-  practice: Practice,
-): number {
-  if (hotWater?.storeTemp_K) return hotWater.storeTemp_K.value
-  return sideOf('hotWaterTemperature', name, schools) === 'a'
-    ? Math.max(practice.hotWater.storeTemp_K, hygieneTemp_K)
-    : Math.min(practice.hotWater.storeTemp_K, practice.hotWater.safeOutletTemp_K + 1e-9)
-}
 
 const roomTemp_K = 293.15
 
@@ -258,8 +202,7 @@ function answerOption(
   const comparison =
     conditions && document.hotWater ? compareOption(figures, conditions) : undefined
   const through_m3_s = conditions?.wanted_m3_s ?? 0
-  const copper =
-    materials[practice.name === 'north-america' ? 'copper-type-k' : 'copper-en1057'].sizes
+  const copper = materials[practice.hotWater.feedMaterial].sizes
   const coldPipe =
     through_m3_s > 0
       ? copper.find((size) => through_m3_s / circleArea_m2(size.bore_m) <= feedSpeed_m_s)?.name

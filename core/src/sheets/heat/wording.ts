@@ -1,8 +1,7 @@
+import type { FindingOf, Wordings } from '../../practice/worded'
 import { clock } from '../../units/format'
-import type { FindingId } from '../../answer/finding'
-import type { Wording } from '../worded'
 
-/** What the heat and hot water page finds, in words. */
+/** Every finding of this subject: its sentence and its why, in the words of the practice. */
 export const heatWordings = {
   'heat-estimated': ({ f, show }) => ({
     head: `${show(f('estimated_W'), 'power')} of the ${show(f('load_W'), 'power')} of heat is an estimate.`,
@@ -71,4 +70,5 @@ export const heatWordings = {
     head: 'The option that was chosen is no longer there.',
     why: 'Choose again.',
   }),
-} as const satisfies Readonly<Partial<Record<FindingId, Wording>>>
+} satisfies Wordings
+export type HeatFinding = FindingOf<typeof heatWordings>

@@ -1,6 +1,6 @@
 import { sources } from '../../answer/sources'
 import type { Working } from '../../answer/working'
-import type { HeatAnswer } from './sheet'
+import type { HeatAnswer } from './answer'
 
 /** The arithmetic of demand and options, in the order it is read. */
 export function heatWorkings(answer: HeatAnswer): readonly Working[] {

@@ -1,8 +1,7 @@
-import type { FindingId } from '../../answer/finding'
-import type { Wording } from '../worded'
+import type { FindingOf, Wordings } from '../../practice/worded'
 
-/** What a survey finds, in words. */
-export const surveyWordings = {
+/** Every finding of this subject: its sentence and its why, in the words of the practice. */
+export const readingsWordings = {
   'main-too-high': ({ f, show }) => ({
     head: `${show(f('staticGauge_Pa'), 'water-pressure')} static is high: a reducing valve is wanted.`,
     why: `Above ${show(f('limitGauge_Pa'), 'water-pressure')} taps, hoses and heaters wear, and the relief weeps at night.`,
@@ -51,94 +50,9 @@ export const surveyWordings = {
     head: 'There is a smell of gas: everything else stops.',
     why: `No flame, no switches. Shut the meter valve if it is safe on the way out, open windows, leave, and call ${practice.words.gasEmergency} from outside.`,
   }),
-  'draught-failed': ({ practice }) => ({
-    head: `The draught failed: the ${practice.words.flue} spills into the room.`,
-    why: 'Carbon monoxide. The appliance is shut off and labelled, and whoever lives here is told today.',
+  'water-freezes': ({ f, show }) => ({
+    head: `At ${show(f('temp_K'), 'temperature')} it is ice: it freezes at ${show(f('freezes_K'), 'temperature')}.`,
+    why: 'Nothing that holds or moves water can be computed below its freezing point. Correct the temperature, or say that the circuit holds glycol.',
   }),
-  'draught-cannot-tell': ({ n }) => ({
-    head: 'The smoke went in, but the trial was not whole.',
-    why: `Still to do: ${n(0)}. With less running, a bad draught looks good.`,
-  }),
-  'draught-not-tried': () => ({
-    head: 'The draught was not tried.',
-    why: 'An open-flued appliance stands here. It is tried before anything is removed, and again after.',
-  }),
-  'relief-out-of-reach': ({ practice }) => ({
-    head: `The ${practice.words.reliefValve} is hidden.`,
-    why: 'Its lever must be within reach and its outlet in sight, or nobody knows that it weeps.',
-  }),
-  'relief-blocked': ({ practice }) => ({
-    head: `The ${practice.words.reliefValve} is plugged or capped.`,
-    why: 'Shut off the burner now: a store that cannot relieve can burst.',
-  }),
-  'vehicle-path': () => ({
-    head: 'A vehicle can reach it: it needs a guard.',
-    why: 'A post or kerb that a slow car cannot push. A gas appliance that is pushed leaks behind itself.',
-  }),
-  'ignition-low': ({ f, show }) => ({
-    head: `The flame is ${show(f('height_m'), 'length')} above a garage floor.`,
-    why: `Vapour of fuel lies low. Unsealed burners usually stand ${show(f('least_m'), 'length')} up; sealed ones differ: the maker and the local code say.`,
-  }),
-  'pan-wanted': ({ n, practice }) => ({
-    head: `A ${practice.words.pan} under it, with a drain of its own.`,
-    why: n(0),
-  }),
-  'straps-wanted': () => ({
-    head: 'Straps at the upper and lower third, flexible connectors.',
-    why: 'A full heater that walks breaks its gas pipe.',
-  }),
-  frost: () => ({
-    head: 'It can freeze here.',
-    why: 'Lag the pipes, lead the condensate inside or lag and heat it, and end the discharge where ice cannot close it.',
-  }),
-  'corrosive-air': () => ({
-    head: 'The air here eats metal.',
-    why: 'Take the air for burning from outside with a sealed appliance, and move what gives off the vapour.',
-  }),
-  'clearance-short': ({ n }) => ({
-    head: `${n(0)} is too little.`,
-    why: "The manual's figure is the least. Move the place or choose another appliance.",
-  }),
-  'combustion-air-short': () => ({
-    head: 'Too little air for an open burner.',
-    why: 'It makes carbon monoxide. Open permanent vents of the size the manual and local code ask for, or take a sealed appliance.',
-  }),
-  'flue-unsound': ({ n, practice }) => ({
-    head: `The route for the ${practice.words.flue} ${n(0)}.`,
-    why: 'Nothing is connected to it before it is sound from end to end.',
-  }),
-  'no-drain': () => ({
-    head: 'There is no drain here.',
-    why: 'Discharge, condensate and a pan all need one. A bucket is an open item, never a design.',
-  }),
-  'drain-pumped': () => ({
-    head: 'Only a pumped drain here.',
-    why: 'A pump may carry condensate, never a relief discharge, and it stops with the power.',
-  }),
-  'supply-shared': ({ n }) => ({
-    head: `Its electrical supply ${n(0)}.`,
-    why: 'An isolator of its own, within sight: switching off one appliance must not switch off another.',
-  }),
-  'no-drip-loop': () => ({
-    head: 'A cord runs straight down into its socket.',
-    why: 'Let it hang below the socket before it rises: water then drips off.',
-  }),
-  'supply-not-live': ({ n }) => ({
-    head: `${n(0)} is not connected yet${n(1) === '' ? '; nobody knows when' : `; expected ${n(1)}`}.`,
-    why: n(2),
-  }),
-  'papers-missing': ({ n }) => ({
-    head: `Not on file for ${n(0)}: ${n(1)}.`,
-    why: "The maker's paper beats every figure here, and must be on site at handover.",
-  }),
-  'part-old': ({ f, n }) => ({
-    head: `${n(0)} is ${f('age')} years old.`,
-    why: `At about ${f('limit')} years it is renewed with its neighbours: relief, vessel and feed age together. Ask before lifting it.`,
-  }),
-  'part-age-unknown': ({ n }) => ({
-    head: `Nobody knows how old ${n(0)} is.`,
-    why: 'The year stands on its tag, or in the last record. Treat it as old until then.',
-  }),
-  'inspected-unsafe': ({ n }) => ({ head: `Inspected, unsafe: ${n(0)}.`, why: n(1) }),
-  'inspected-look-again': ({ n }) => ({ head: `Inspected, look again: ${n(0)}.`, why: n(1) }),
-} as const satisfies Readonly<Partial<Record<FindingId, Wording>>>
+} satisfies Wordings
+export type ReadingsFinding = FindingOf<typeof readingsWordings>

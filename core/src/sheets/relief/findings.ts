@@ -1,17 +1,18 @@
-import type { Finding, Remedy } from '../../answer/finding'
+import type { Remedy } from '../../answer/finding'
+import type { ReliefFinding } from './wording'
 import { sources } from '../../answer/sources'
 import { atMost } from '../../answer/expect'
 import type { JobDocument } from '../../job/document'
 import type { Practice } from '../../practice/practices'
 import type { DischargeFault } from './judgeDischarge'
-import type { ReliefAnswer, ReliefsAnswer } from './sheet'
+import type { ReliefAnswer, ReliefsAnswer } from './answer'
 
 /** What is wrong with, or worth saying of, relief valves, their discharge and the pan. */
 export function reliefFindings(
   document: JobDocument,
   practice: Practice,
   { valves, pan }: ReliefsAnswer,
-): readonly Finding[] {
+): readonly ReliefFinding[] {
   return [
     ...valves.flatMap((answer, i) => [
       ...valveFindings(answer, i, document, practice),
@@ -27,7 +28,7 @@ function valveFindings(
   i: number,
   document: JobDocument,
   practice: Practice,
-): Finding[] {
+): ReliefFinding[] {
   const { valve, setGauge_Pa, weakest, protects_W, together_W, capacityFrom, would, by } = answer
   const place = `reliefs.${i}`
   const { protectsSource } = practice.relief
@@ -52,7 +53,7 @@ function valveFindings(
             source: protectsSource,
             names: [valve.name, weakest.name],
             figures: { setGauge_Pa, limitGauge_Pa: weakest.limitGauge_Pa },
-          } satisfies Finding,
+          } satisfies ReliefFinding,
         ]
       : []),
     ...(capacityFrom === 'none'
@@ -65,7 +66,7 @@ function valveFindings(
             names,
             figures: { protects_W: protects_W ?? 0 },
             ...(generic ? { remedy: generic } : {}),
-          } satisfies Finding,
+          } satisfies ReliefFinding,
         ]
       : []),
     ...(protects_W !== undefined && together_W !== undefined && !atMost(protects_W, together_W)
@@ -78,7 +79,7 @@ function valveFindings(
             names,
             figures: { protects_W, capacity_W: together_W },
             ...(generic ? { remedy: generic } : {}),
-          } satisfies Finding,
+          } satisfies ReliefFinding,
         ]
       : []),
     ...(capacityFrom === 'generic'
@@ -90,7 +91,7 @@ function valveFindings(
             source: sources.genericValve,
             names: [valve.name],
             figures: { capacity_W: answer.capacity_W ?? 0 },
-          } satisfies Finding,
+          } satisfies ReliefFinding,
         ]
       : []),
     ...(valve.guards === 'temperature' && valve.probe === 'elsewhere'
@@ -101,7 +102,7 @@ function valveFindings(
             place,
             source: sources.asmeHlw,
             names: [valve.name],
-          } satisfies Finding,
+          } satisfies ReliefFinding,
         ]
       : []),
     ...(valve.guards === 'temperature' && valve.probe === null
@@ -112,7 +113,7 @@ function valveFindings(
             place,
             source: sources.asmeHlw,
             names: [valve.name],
-          } satisfies Finding,
+          } satisfies ReliefFinding,
         ]
       : []),
     ...(valve.lever === 'blocked'
@@ -123,7 +124,7 @@ function valveFindings(
             place,
             source: sources.trade,
             names: [valve.name],
-          } satisfies Finding,
+          } satisfies ReliefFinding,
         ]
       : []),
     ...(valve.valveBetween === 'yes'
@@ -138,7 +139,7 @@ function valveFindings(
               label: 'take it out',
               edits: [{ path: ['reliefs', i, 'valveBetween'], value: 'no' }],
             },
-          } satisfies Finding,
+          } satisfies ReliefFinding,
         ]
       : []),
     ...notLike(answer, place, document),
@@ -150,7 +151,7 @@ function notLike(
   { valve, setGauge_Pa, openTemp_K, capacity_W }: ReliefAnswer,
   place: string,
   { parts }: JobDocument,
-): Finding[] {
+): ReliefFinding[] {
   const old = parts.find((part) => part.id === valve.replacesId)
   if (!old) return []
   const differs = [
@@ -184,10 +185,10 @@ function dischargeFindings(
   { valve, discharge }: ReliefAnswer,
   i: number,
   practice: Practice,
-): Finding[] {
+): ReliefFinding[] {
   if (!discharge) return []
   const { source } = practice.relief.discharge
-  return discharge.faults.map((fault): Finding => ({
+  return discharge.faults.map((fault): ReliefFinding => ({
     id: fault.id,
     severity: fault.severity,
     place: placeOf(fault, i),
@@ -236,8 +237,8 @@ const mends: Partial<Record<DischargeFault['id'], string>> = {
 }
 
 /** A valve of the wrong kind that is there already. */
-function strangers({ parts }: JobDocument, practice: Practice): Finding[] {
-  return parts.flatMap((part, i): Finding[] =>
+function strangers({ parts }: JobDocument, practice: Practice): ReliefFinding[] {
+  return parts.flatMap((part, i): ReliefFinding[] =>
     part.stay !== 'goes' && part.kind === 'temperature-pressure-valve' && part.circuit === 'heating'
       ? [
           {
@@ -252,7 +253,7 @@ function strangers({ parts }: JobDocument, practice: Practice): Finding[] {
   )
 }
 
-function panFindings({ pan }: JobDocument, need: ReliefsAnswer['pan']): Finding[] {
+function panFindings({ pan }: JobDocument, need: ReliefsAnswer['pan']): ReliefFinding[] {
   const left = need.wanted && pan.fitted === 'no'
   return [
     ...(left && pan.because.trim() === ''
@@ -262,7 +263,7 @@ function panFindings({ pan }: JobDocument, need: ReliefsAnswer['pan']): Finding[
             severity: 'fix',
             place: 'pan.fitted',
             source: sources.trade,
-          } satisfies Finding,
+          } satisfies ReliefFinding,
         ]
       : []),
     ...(left && pan.because.trim() !== ''
@@ -273,7 +274,7 @@ function panFindings({ pan }: JobDocument, need: ReliefsAnswer['pan']): Finding[
             place: 'pan.fitted',
             source: sources.trade,
             names: [pan.because],
-          } satisfies Finding,
+          } satisfies ReliefFinding,
         ]
       : []),
     ...(need.wanted && pan.fitted === null
@@ -283,7 +284,7 @@ function panFindings({ pan }: JobDocument, need: ReliefsAnswer['pan']): Finding[
             severity: 'note',
             place: 'pan.fitted',
             source: sources.trade,
-          } satisfies Finding,
+          } satisfies ReliefFinding,
         ]
       : []),
     ...(pan.fitted === 'yes' && pan.runsTo === 'nowhere'
@@ -293,7 +294,7 @@ function panFindings({ pan }: JobDocument, need: ReliefsAnswer['pan']): Finding[
             severity: 'fix',
             place: 'pan.runsTo',
             source: sources.trade,
-          } satisfies Finding,
+          } satisfies ReliefFinding,
         ]
       : []),
     ...(pan.fitted === 'yes' && pan.condensate === 'same-pan'
@@ -303,7 +304,7 @@ function panFindings({ pan }: JobDocument, need: ReliefsAnswer['pan']): Finding[
             severity: 'fix',
             place: 'pan.condensate',
             source: sources.trade,
-          } satisfies Finding,
+          } satisfies ReliefFinding,
         ]
       : []),
   ]

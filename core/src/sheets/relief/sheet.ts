@@ -1,12 +1,11 @@
-import type { Finding } from '../../answer/finding'
+import type { ReliefFinding } from './wording'
 import type { Appliance, JobDocument } from '../../job/document'
 import { fingerprint } from '../../job/merge'
 import type { ReliefValve } from '../../job/pressureDocument'
 import type { Practice } from '../../practice/practices'
 import { sideOf } from '../../practice/schools'
-import type { GenericValve } from '../../methods/relief/catalogue'
 import { genericCapacity_W, genericFor, genericValves } from '../../methods/relief/catalogue'
-import type { DischargeAnswer, DischargeRules } from './judgeDischarge'
+import type { DischargeRules } from './judgeDischarge'
 import { judgeDischarge } from './judgeDischarge'
 import { membraneInlet_m, potableInlet_m } from '../../methods/relief/selection'
 import { steamOfPower, usualOverpressure } from '../../methods/relief/steam'
@@ -15,46 +14,14 @@ import { burnsGas } from '../../job/fields'
 import { fitted } from '../../job/asked'
 import { heatingBoiler } from '../../job/heatingBoiler'
 import { panNeed } from './panNeed'
-import type { PanNeed } from './panNeed'
 import { reliefFindings } from './findings'
 import { reliefWorkings } from './workings'
-import type { SafetyAnswer } from '../safety/sheet'
-import { hotWaterHeater } from '../safety/sheet'
-import type { Missing, Sheet } from '../sheet'
-import { coldestTemp_K } from '../readings/sheet'
+import type { SafetyAnswer } from '../safety/answer'
+import { hotWaterHeater } from '../../job/hotWaterHeater'
+import type { Missing, Sheet } from '../../answer/sheet'
+import { coldestTemp_K } from '../../job/coldestTemp'
 import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
-
-/** A part behind a relief valve and the most it stands, gauge. */
-export interface GuardedPart {
-  readonly name: string
-  readonly limitGauge_Pa: number | undefined
-}
-
-export interface ReliefAnswer {
-  readonly valve: ReliefValve
-  readonly setGauge_Pa: number
-  readonly openTemp_K: number | undefined
-  readonly parts: readonly GuardedPart[]
-  readonly weakest: { readonly name: string; readonly limitGauge_Pa: number } | undefined
-  readonly protects_W: number | undefined
-  readonly protectsName: string
-  readonly by: 'input' | 'output'
-  readonly capacity_W: number | undefined
-  /** Of all valves that guard the same circuit together. */
-  readonly together_W: number | undefined
-  readonly capacityFrom: 'tag' | 'generic' | 'none'
-  readonly steam_kg_s: number | undefined
-  /** Inlet the selection table asks, m; undefined where it does not cover the case. */
-  readonly tableInlet_m: number | undefined
-  readonly would: GenericValve | undefined
-  readonly discharge: DischargeAnswer | undefined
-}
-
-export interface ReliefsAnswer {
-  readonly valves: readonly ReliefAnswer[]
-  readonly pan: PanNeed
-  readonly end_m: readonly [number, number]
-}
+import type { GuardedPart, ReliefAnswer, ReliefsAnswer } from './answer'
 
 const inch = 0.0254
 /** Height of an open end by the two schools, m. Source: domain practice, no source. */
@@ -92,7 +59,7 @@ export function reliefSheet(
     answerValve(valve, document, practice, safety, rules),
   )
   const answer: ReliefsAnswer = { valves, pan: panNeed(document, practice), end_m }
-  const findings: readonly Finding[] = reliefFindings(document, practice, answer)
+  const findings: readonly ReliefFinding[] = reliefFindings(document, practice, answer)
   const { heating, hotWater, reliefs, pan, parts, appliances, schools, survey } = document
   const restsOn = fingerprint({
     reliefs,

@@ -1,6 +1,6 @@
 import { sources } from '../../answer/sources'
 import type { Working } from '../../answer/working'
-import type { ReliefAnswer, ReliefsAnswer } from './sheet'
+import type { ReliefAnswer, ReliefsAnswer } from './answer'
 
 /** The arithmetic of relief valves and their discharge. */
 export const reliefWorkings = ({ valves }: ReliefsAnswer): readonly Working[] =>

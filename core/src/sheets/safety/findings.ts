@@ -1,4 +1,4 @@
-import type { Finding } from '../../answer/finding'
+import type { SafetyFinding } from './wording'
 import { sources } from '../../answer/sources'
 import type { HotWaterSafety } from '../../job/pressureDocument'
 import type { Practice } from '../../practice/practices'
@@ -9,7 +9,7 @@ import { inWords } from '../../job/questions'
 import { showIn } from '../../units/format'
 import { nextSize_m3 } from '../../methods/vessel/catalogue'
 import { leastStore_m3 } from '../../methods/vessel/potable'
-import type { SafetyAnswer } from './sheet'
+import type { SafetyAnswer } from './answer'
 
 const at = (key: string) => `hotWater.safety.${key}`
 const path = (key: string) => ['hotWater', 'safety', key] as const
@@ -20,7 +20,7 @@ export function safetyFindings(
   safety: HotWaterSafety,
   practice: Practice,
   answer: SafetyAnswer,
-): readonly Finding[] {
+): readonly SafetyFinding[] {
   return [
     ...ladderFindings(practice, answer),
     ...vesselFindings(safety, practice, answer),
@@ -35,7 +35,7 @@ export function safetyFindings(
 const stampedTo_K = 0.25
 
 /** The order that the pressures must climb in. */
-function ladderFindings(practice: Practice, a: SafetyAnswer): Finding[] {
+function ladderFindings(practice: Practice, a: SafetyAnswer): SafetyFinding[] {
   const { source } = practice.safety
   const above = (low: number | undefined, high: number | undefined) =>
     low !== undefined && high !== undefined && low > high * (1 + 1e-6)
@@ -49,7 +49,7 @@ function ladderFindings(practice: Practice, a: SafetyAnswer): Finding[] {
     names: string[],
     low: number | undefined,
     high: number | undefined,
-  ): Finding[] =>
+  ): SafetyFinding[] =>
     above(low, high)
       ? [
           {
@@ -98,7 +98,7 @@ function ladderFindings(practice: Practice, a: SafetyAnswer): Finding[] {
             source: sources.asmeHlw,
             names: [valve],
             figures: { openTemp_K: a.temperatureReliefTemp_K, mostTemp_K: temperatureReliefMost_K },
-          } satisfies Finding,
+          } satisfies SafetyFinding,
         ]
       : []),
     ...(a.reliefsAssumed
@@ -133,7 +133,7 @@ function ladderFindings(practice: Practice, a: SafetyAnswer): Finding[] {
                     ]),
               ],
             },
-          } satisfies Finding,
+          } satisfies SafetyFinding,
         ]
       : []),
   ]
@@ -142,7 +142,11 @@ function ladderFindings(practice: Practice, a: SafetyAnswer): Finding[] {
 /** A charge this near the supply needs nothing done to it. Common practice, no source. */
 const chargeTolerance_Pa = 10000
 
-function vesselFindings(safety: HotWaterSafety, practice: Practice, a: SafetyAnswer): Finding[] {
+function vesselFindings(
+  safety: HotWaterSafety,
+  practice: Practice,
+  a: SafetyAnswer,
+): SafetyFinding[] {
   const show = showIn(practice.units)
   if (a.reducedGauge_Pa >= a.maxGauge_Pa) {
     const lower = Math.min(
@@ -199,7 +203,7 @@ function vesselFindings(safety: HotWaterSafety, practice: Practice, a: SafetyAns
                     edits: [{ path: path('vesselSize_m3'), value: next }],
                   },
                 }),
-          } satisfies Finding,
+          } satisfies SafetyFinding,
         ]
       : []),
     ...(safety.vesselChargeGauge_Pa &&
@@ -215,13 +219,17 @@ function vesselFindings(safety: HotWaterSafety, practice: Practice, a: SafetyAns
               label: `charge it to ${show(a.reducedGauge_Pa, 'water-pressure')}`,
               edits: [{ path: path('vesselChargeGauge_Pa'), value: null }],
             },
-          } satisfies Finding,
+          } satisfies SafetyFinding,
         ]
       : []),
   ]
 }
 
-function inletFinding(fault: InletFault, safety: HotWaterSafety, practice: Practice): Finding {
+function inletFinding(
+  fault: InletFault,
+  safety: HotWaterSafety,
+  practice: Practice,
+): SafetyFinding {
   const say = (kind: keyof typeof inletWords) => inWords(inletWords[kind], practice.words)
   const place = at('inlet')
   const source = sources.trade
@@ -273,16 +281,34 @@ function inletFinding(fault: InletFault, safety: HotWaterSafety, practice: Pract
   return { id: 'inlet-not-there', severity: 'fix', place, source, names: [say(fault.kind)] }
 }
 
-function heatFindings(safety: HotWaterSafety, practice: Practice, a: SafetyAnswer): Finding[] {
+function heatFindings(
+  safety: HotWaterSafety,
+  practice: Practice,
+  a: SafetyAnswer,
+): SafetyFinding[] {
   if (!a.stores) return []
   const { source, cutOutMost_K } = practice.safety
   const acts_K = safety.cutOutTemp_K?.value
   return [
     ...(safety.cutOut === 'resets-itself'
-      ? [{ id: 'cut-out-resets', severity: 'stop', place: at('cutOut'), source } satisfies Finding]
+      ? [
+          {
+            id: 'cut-out-resets',
+            severity: 'stop',
+            place: at('cutOut'),
+            source,
+          } satisfies SafetyFinding,
+        ]
       : []),
     ...(safety.cutOut === 'none'
-      ? [{ id: 'cut-out-none', severity: 'stop', place: at('cutOut'), source } satisfies Finding]
+      ? [
+          {
+            id: 'cut-out-none',
+            severity: 'stop',
+            place: at('cutOut'),
+            source,
+          } satisfies SafetyFinding,
+        ]
       : []),
     ...(acts_K !== undefined && acts_K > cutOutMost_K + 0.01
       ? [
@@ -292,7 +318,7 @@ function heatFindings(safety: HotWaterSafety, practice: Practice, a: SafetyAnswe
             place: at('cutOutTemp_K'),
             source,
             figures: { actsTemp_K: acts_K, mostTemp_K: cutOutMost_K },
-          } satisfies Finding,
+          } satisfies SafetyFinding,
         ]
       : []),
     ...(safety.immersion === 'no-cut-out'
@@ -302,7 +328,7 @@ function heatFindings(safety: HotWaterSafety, practice: Practice, a: SafetyAnswe
             severity: 'stop',
             place: at('immersion'),
             source,
-          } satisfies Finding,
+          } satisfies SafetyFinding,
         ]
       : []),
   ]
@@ -311,7 +337,7 @@ function heatFindings(safety: HotWaterSafety, practice: Practice, a: SafetyAnswe
 /** A fall of this much at the design flow is worth saying. Common practice, no source. */
 const noticeableFall_Pa = 50000
 
-function supplyFindings(safety: HotWaterSafety, a: SafetyAnswer): Finding[] {
+function supplyFindings(safety: HotWaterSafety, a: SafetyAnswer): SafetyFinding[] {
   return [
     ...(safety.balancedCold === 'before-reducing'
       ? [
@@ -321,7 +347,7 @@ function supplyFindings(safety: HotWaterSafety, a: SafetyAnswer): Finding[] {
             place: at('balancedCold'),
             source: sources.trade,
             figures: { coldGauge_Pa: a.staticGauge_Pa, hotGauge_Pa: a.reducedGauge_Pa },
-          } satisfies Finding,
+          } satisfies SafetyFinding,
         ]
       : []),
     ...(a.runningGauge_Pa !== undefined && a.reducedGauge_Pa - a.runningGauge_Pa > noticeableFall_Pa
@@ -336,13 +362,13 @@ function supplyFindings(safety: HotWaterSafety, a: SafetyAnswer): Finding[] {
               runsGauge_Pa: a.runningGauge_Pa,
               flow_m3_s: a.wanted_m3_s,
             },
-          } satisfies Finding,
+          } satisfies SafetyFinding,
         ]
       : []),
   ]
 }
 
-const whoFindings = (practice: Practice, a: SafetyAnswer): Finding[] =>
+const whoFindings = (practice: Practice, a: SafetyAnswer): SafetyFinding[] =>
   practice.unventedTicket && a.stores
     ? [
         {

@@ -1,65 +1,25 @@
 import { mainGauge_Pa } from '../../methods/supply/mainCurve'
-import type { ClosedConclusion } from '../../methods/supply/closedSystem'
 import type { Appliance, JobDocument } from '../../job/document'
 import { fingerprint } from '../../job/merge'
 import type { HotWaterSafety } from '../../job/pressureDocument'
 import type { Practice } from '../../practice/practices'
-import type { InletFault } from '../../methods/inlet-group/inletGroup'
 import { judgeInlet } from '../../methods/inlet-group/inletGroup'
-import { fitted } from '../../job/asked'
 import { nextSize_m3 } from '../../methods/vessel/catalogue'
-import type { Forecast } from '../../methods/vessel/forecast'
 import { forecastHotPressure } from '../../methods/vessel/forecast'
 import { leastStore_m3, potableVessel } from '../../methods/vessel/potable'
-import { storeSetting_K } from '../heat/sheet'
-import type { HeatAnswer } from '../heat/sheet'
+import { storeSetting_K } from '../../job/storeSetting'
+import type { HeatAnswer } from '../heat/answer'
 import { safetyFindings } from './findings'
 import { safetyWorkings } from './workings'
-import type { Missing, Sheet } from '../sheet'
-import type { ReadingsAnswer } from '../readings/sheet'
-import { coldestTemp_K } from '../readings/sheet'
+import type { Missing, Sheet } from '../../answer/sheet'
+import type { ReadingsAnswer } from '../readings/answer'
+import { coldestTemp_K } from '../../job/coldestTemp'
 import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
+import { hotWaterHeater } from '../../job/hotWaterHeater'
+import type { SafetyAnswer } from './answer'
 
 /** Share of the expansion relief's setting that the pressure may reach. Source: sources.potableVessel, common practice. */
 export const underRelief = 0.9
-
-export interface SafetyAnswer {
-  readonly heater: Appliance
-  readonly store_m3: number
-  readonly stores: boolean
-  readonly closed: ClosedConclusion
-  readonly staticGauge_Pa: number
-  readonly hasReducing: boolean
-  readonly reducingGauge_Pa: number
-  /** What stands at the store with everything shut, and with the wanted flow running. */
-  readonly reducedGauge_Pa: number
-  readonly runningGauge_Pa: number | undefined
-  readonly wanted_m3_s: number
-  readonly coldTemp_K: number
-  readonly storeTemp_K: number
-  readonly chargeGauge_Pa: number
-  readonly maxGauge_Pa: number
-  readonly expansionReliefGauge_Pa: number | undefined
-  readonly temperatureReliefGauge_Pa: number
-  readonly temperatureReliefTemp_K: number
-  readonly reliefsAssumed: boolean
-  readonly ratedGauge_Pa: number | undefined
-  readonly expansion_m3: number
-  /** Undefined where the supply leaves no room under the greatest pressure. */
-  readonly needed_m3: number | undefined
-  readonly vesselWanted: boolean
-  readonly fitted_m3: number
-  readonly forecast: Forecast | undefined
-  readonly atmosphere_Pa: number
-  readonly inletFaults: readonly InletFault[]
-}
-
-const stored = ['indirect-cylinder', 'storage-heater', 'instantaneous-heater'] as const
-/** What holds or makes the hot water: a store before an instantaneous heater. */
-export const hotWaterHeater = (document: JobDocument): Appliance | undefined =>
-  stored
-    .map((kind) => fitted(document.appliances).find((appliance) => appliance.kind === kind))
-    .find((one) => one !== undefined)
 
 /** What keeps the hot water from bursting its store: closed or open, vessel, settings, inlet group, cut-outs. */
 export function safetySheet(

@@ -1,5 +1,5 @@
 import type { Practice } from '../../practice/practices'
-import type { SafetyAnswer } from './sheet'
+import type { SafetyAnswer } from './answer'
 import type { Show } from '../../units/format'
 import type { Drawing } from '../../answer/drawing'
 import type { Ladder, LadderSize } from '../../answer/ladder'

@@ -1,6 +1,6 @@
 import { sources } from '../../answer/sources'
 import type { Working } from '../../answer/working'
-import type { SafetyAnswer } from './sheet'
+import type { SafetyAnswer } from './answer'
 
 /** The arithmetic of a store's vessel and its pressures. */
 export function safetyWorkings(a: SafetyAnswer): readonly Working[] {

@@ -1,4 +1,5 @@
-import type { Finding, Remedy } from '../../answer/finding'
+import type { Remedy } from '../../answer/finding'
+import type { VesselFinding } from './wording'
 import { sources } from '../../answer/sources'
 import type { Appliance, JobDocument } from '../../job/document'
 import type { Heating } from '../../job/pressureDocument'
@@ -6,7 +7,7 @@ import type { Practice } from '../../practice/practices'
 import { showIn } from '../../units/format'
 import { nextSize_m3 } from '../../methods/vessel/catalogue'
 import { reliefLiftsGauge_Pa } from '../../methods/vessel/sizing'
-import type { VesselAnswer } from './sheet'
+import type { VesselAnswer } from './answer'
 
 /** A charge this near its target needs nothing done to it. Common practice, no source. */
 const chargeTolerance_Pa = 5000
@@ -23,7 +24,7 @@ export function vesselFindings(
   practice: Practice,
   answer: VesselAnswer,
   boiler: Appliance | undefined,
-): readonly Finding[] {
+): readonly VesselFinding[] {
   return [
     ...reliefFindings(practice, answer, heating),
     ...sizeFindings(practice, answer),
@@ -41,7 +42,7 @@ function reliefFindings(
   practice: Practice,
   { inputs, weakest, reliefAssumed }: VesselAnswer,
   heating: Heating,
-): Finding[] {
+): VesselFinding[] {
   const show = showIn(practice.units)
   const place = 'heating.reliefSetGauge_Pa'
   const tooHigh =
@@ -74,7 +75,7 @@ function reliefFindings(
                     'Chosen',
                   ),
                 }),
-          } satisfies Finding,
+          } satisfies VesselFinding,
         ]
       : []),
     ...(reliefAssumed && !tooHigh
@@ -95,7 +96,7 @@ function reliefFindings(
                     'Chosen',
                   ),
                 }),
-          } satisfies Finding,
+          } satisfies VesselFinding,
         ]
       : []),
   ]
@@ -118,7 +119,7 @@ function sizeFindings(
     fillByHand,
     chosenByHand,
   }: VesselAnswer,
-): Finding[] {
+): VesselFinding[] {
   const source = methodSource(practice)
   const tooSmall = fitted_m3 < need.neededNew_m3 * (1 - 1e-9)
   const show = showIn(practice.units)
@@ -145,7 +146,7 @@ function sizeFindings(
                     edits: [{ path: ['heating', 'vesselSize_m3'], value: bigger }],
                   },
                 }),
-          } satisfies Finding,
+          } satisfies VesselFinding,
         ]
       : []),
     ...(outside && fill.window && fillByHand
@@ -164,7 +165,7 @@ function sizeFindings(
               label: `fill to ${show(fill.targetGauge_Pa, 'water-pressure')}`,
               edits: [{ path: ['heating', 'fillGauge_Pa'], value: null }],
             },
-          } satisfies Finding,
+          } satisfies VesselFinding,
         ]
       : []),
   ]
@@ -173,7 +174,7 @@ function sizeFindings(
 function forecastFindings(
   practice: Practice,
   { forecast, need, inputs, fitted_m3, fill, fillByHand }: VesselAnswer,
-): Finding[] {
+): VesselFinding[] {
   const place = 'heating.vesselSize_m3'
   const next = practice.vessel.sizes_m3.find((size) => size > fitted_m3 * (1 + 1e-6))
   const show = showIn(practice.units)
@@ -237,7 +238,7 @@ function chargeFindings(
   practice: Practice,
   boiler: Appliance | undefined,
   document: JobDocument,
-): Finding[] {
+): VesselFinding[] {
   const delivered = heating.deliveredChargeGauge_Pa?.value ?? practice.vessel.factoryFillGauge_Pa
   const source = methodSource(practice)
   const boilerIndex = document.appliances.findIndex((appliance) => appliance.id === boiler?.id)
@@ -253,7 +254,7 @@ function chargeFindings(
             place: 'heating.deliveredChargeGauge_Pa',
             source,
             figures: { deliveredGauge_Pa: delivered, chargeGauge_Pa: need.chargeGauge_Pa },
-          } satisfies Finding,
+          } satisfies VesselFinding,
         ]
       : []),
     ...(builtIn && Math.abs(builtIn.chargeGauge_Pa - need.chargeGauge_Pa) > chargeTolerance_Pa
@@ -269,7 +270,7 @@ function chargeFindings(
               counts_m3: need.builtInCounts_m3,
               volume_m3: builtIn.volume_m3,
             },
-          } satisfies Finding,
+          } satisfies VesselFinding,
         ]
       : []),
     ...(factory !== undefined && need.chargeGauge_Pa > factory + 500
@@ -284,13 +285,16 @@ function chargeFindings(
               fillGauge_Pa: need.chargeGauge_Pa,
               height_m: inputs.height_m,
             },
-          } satisfies Finding,
+          } satisfies VesselFinding,
         ]
       : []),
   ]
 }
 
-function contentFindings({ content, goodFor_m3 }: VesselAnswer, practice: Practice): Finding[] {
+function contentFindings(
+  { content, goodFor_m3 }: VesselAnswer,
+  practice: Practice,
+): VesselFinding[] {
   if (content.assumed_m3 <= 0) return []
   const spare_m3 = goodFor_m3 - content.total_m3
   const carries = content.assumed_m3 * 0.2 > spare_m3
@@ -305,7 +309,7 @@ function contentFindings({ content, goodFor_m3 }: VesselAnswer, practice: Practi
   ]
 }
 
-function siteFindings(document: JobDocument, { inputs }: VesselAnswer): Finding[] {
+function siteFindings(document: JobDocument, { inputs }: VesselAnswer): VesselFinding[] {
   const { sizeOn, maxFlowTemp_K, highLimitTemp_K, elevation_m } = document.survey
   const limit = highLimitTemp_K?.value ?? 0
   return [
@@ -318,7 +322,7 @@ function siteFindings(document: JobDocument, { inputs }: VesselAnswer): Finding[
             source: sources.trade,
             names: [sizeOn.because],
             figures: { maxTemp_K: inputs.maxTemp_K, limitTemp_K: limit },
-          } satisfies Finding,
+          } satisfies VesselFinding,
         ]
       : []),
     ...(elevation_m && elevation_m.value > highSite_m
@@ -329,19 +333,19 @@ function siteFindings(document: JobDocument, { inputs }: VesselAnswer): Finding[
             place: 'survey.elevation_m',
             source: sources.standardAtmosphere,
             figures: { elevation_m: elevation_m.value, atmosphereAbs_Pa: inputs.atmosphere_Pa },
-          } satisfies Finding,
+          } satisfies VesselFinding,
         ]
       : []),
   ]
 }
 
-function positionFindings({ position }: Heating): Finding[] {
+function positionFindings({ position }: Heating): VesselFinding[] {
   const { side, between, from, carriedBy } = position
   const at = (
-    id: Finding['id'],
-    severity: Finding['severity'],
+    id: VesselFinding['id'],
+    severity: VesselFinding['severity'],
     key: keyof typeof position,
-  ): Finding => ({ id, severity, place: `heating.position.${key}`, source: sources.trade })
+  ): VesselFinding => ({ id, severity, place: `heating.position.${key}`, source: sources.trade })
   const unknown = Object.values(position).some((value) => value === null)
   return [
     ...(between === 'plain-valve'
@@ -362,7 +366,7 @@ const boilMargin_Pa = 20000
 function stateFindings(
   heating: Heating,
   { vapourMargin_Pa, acceptedRatio, need, inputs, fitted_m3 }: VesselAnswer,
-): Finding[] {
+): VesselFinding[] {
   const limit = heating.vesselAcceptance?.value
   const rated = heating.vesselMaxWorkingGauge_Pa?.value
   return [
@@ -374,7 +378,7 @@ function stateFindings(
             place: 'survey.maxFlowTemp_K',
             source: sources.if97,
             figures: { margin_Pa: Math.max(0, vapourMargin_Pa), maxTemp_K: inputs.maxTemp_K },
-          } satisfies Finding,
+          } satisfies VesselFinding,
         ]
       : []),
     ...(limit !== undefined && acceptedRatio !== undefined && acceptedRatio > limit * (1 + 1e-6)
@@ -385,7 +389,7 @@ function stateFindings(
             place: 'heating.vesselAcceptance',
             source: sources.maker,
             figures: { acceptedRatio, limitRatio: limit, fitted_m3 },
-          } satisfies Finding,
+          } satisfies VesselFinding,
         ]
       : []),
     ...(rated !== undefined && rated < inputs.reliefSetGauge_Pa * (1 - 1e-6)
@@ -396,7 +400,7 @@ function stateFindings(
             place: 'heating.vesselMaxWorkingGauge_Pa',
             source: sources.maker,
             figures: { ratedGauge_Pa: rated, reliefSetGauge_Pa: inputs.reliefSetGauge_Pa },
-          } satisfies Finding,
+          } satisfies VesselFinding,
         ]
       : []),
     ...(heating.chargeGauge_Pa && heating.chargeGauge_Pa.value < need.staticHead_Pa
@@ -411,7 +415,7 @@ function stateFindings(
               label: 'take the computed charge',
               edits: [{ path: ['heating', 'chargeGauge_Pa'], value: null }],
             },
-          } satisfies Finding,
+          } satisfies VesselFinding,
         ]
       : []),
   ]
@@ -422,7 +426,7 @@ function presetFindings(
   heating: Heating,
   practice: Practice,
   { need, fillGauge_Pa, fitted_m3, builtIn }: VesselAnswer,
-): Finding[] {
+): VesselFinding[] {
   const feed = heating.feedSetGauge_Pa?.value ?? practice.vessel.factoryFillGauge_Pa
   const delivered =
     fitted_m3 === 0

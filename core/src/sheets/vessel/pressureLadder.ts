@@ -1,4 +1,4 @@
-import type { VesselAnswer } from './sheet'
+import type { VesselAnswer } from './answer'
 import type { Show } from '../../units/format'
 import type { Practice } from '../../practice/practices'
 import type { Drawing } from '../../answer/drawing'

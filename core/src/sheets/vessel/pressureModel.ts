@@ -4,7 +4,7 @@ import { usualCycle } from '../../methods/plant/heatingCycle'
 import type { CurvePoint, SealedCircuit, VesselNow } from '../../methods/plant/sealedCircuit'
 import { pressureCurve, tempAtGauge_K, usualGive_1_Pa } from '../../methods/plant/sealedCircuit'
 import { otherVessels, realExpansion_m3, reliefLiftsGauge_Pa } from '../../methods/vessel/sizing'
-import type { VesselAnswer } from './sheet'
+import type { VesselAnswer } from './answer'
 
 /** What could be wrong with a circuit that was designed well. All nought is the design itself. */
 export interface WhatIf {

@@ -1,26 +1,20 @@
-import type { Finding } from '../../answer/finding'
+import type { VesselFinding } from './wording'
 import { sources } from '../../answer/sources'
 import type { Appliance, JobDocument } from '../../job/document'
 import type { Heating } from '../../job/pressureDocument'
 import { fingerprint } from '../../job/merge'
 import { heatingFluidOf } from '../../job/heatingFluid'
-import { circuitFacts } from '../circuit/sheet'
+import { circuitFacts } from '../circuitFacts'
 import { heatingBoiler } from '../../job/heatingBoiler'
 import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
 import type { Practice } from '../../practice/practices'
 import { gravity_m_s2, psi_Pa } from '../../units/units'
 import { saturationAbs_Pa, waterDensity_kg_m3 } from '../../methods/water/water'
 import { fluidDensity_kg_m3 } from '../../methods/fluid/glycol'
-import type { ChargedVessel, Forecast } from '../../methods/vessel/forecast'
 import { forecastHotPressure } from '../../methods/vessel/forecast'
 import { linearExpansion_1_K } from '../../methods/vessel/handbook'
 import { sealedTableVessel_m3 } from '../../methods/vessel/sealedTable'
-import type {
-  FillTarget,
-  SensitivityBar,
-  VesselInputs,
-  VesselNeed,
-} from '../../methods/vessel/sizing'
+import type { VesselInputs, VesselNeed } from '../../methods/vessel/sizing'
 import {
   designPressures,
   fillTarget,
@@ -30,54 +24,14 @@ import {
   sensitivity,
   sizeVessel,
 } from '../../methods/vessel/sizing'
-import type { CircuitFacts } from '../circuit/sheet'
+import type { CircuitFacts } from '../circuitFacts'
 import type { HeatingContent } from '../../job/heatingContent'
 import { heatingContent } from '../../job/heatingContent'
 import { chargedAt_K } from './chargedAt'
-import type { Missing, Sheet } from '../sheet'
+import type { Missing, Sheet } from '../../answer/sheet'
 import { vesselFindings } from './findings'
 import { vesselWorkings } from './workings'
-
-export interface WeakestPart {
-  readonly name: string
-  readonly maxWorkingGauge_Pa: number
-}
-
-export interface VesselAnswer {
-  readonly inputs: VesselInputs
-  readonly content: HeatingContent
-  readonly need: VesselNeed
-  /** Separate vessel: chosen by hand or the smallest stock size; 0 when the built-in one is enough. */
-  readonly fitted_m3: number
-  readonly chosenByHand: boolean
-  readonly builtIn?: ChargedVessel
-  readonly fill: FillTarget
-  /** The fill the job works with: by hand, or the computed target. */
-  readonly fillGauge_Pa: number
-  readonly fillByHand: boolean
-  /** What the fill point's gauge shows more than the vessel, gauge Pa less gauge Pa: the vessel stands above it. */
-  readonly vesselHead_Pa: number
-  /** The same fill where the vessel stands. */
-  readonly fillAtVesselGauge_Pa: number
-  /** At the vessel, as is everything of the method. */
-  readonly forecast: Forecast
-  /** Charge to pump up to at the temperature of the day, vessel isolated and its water side empty. */
-  readonly pumpUp: { readonly dayTemp_K: number; readonly gauge_Pa: number }
-  /** At the highest point, hot, over the pressure at which the water would boil; undefined where the hot pressure is. */
-  readonly vapourMargin_Pa: number | undefined
-  /** Share of the vessels that is water when hot. */
-  readonly acceptedRatio: number | undefined
-  readonly weakest: WeakestPart | undefined
-  readonly reliefAssumed: boolean
-  /** The method this practice does not use, for comparison. */
-  readonly other: {
-    readonly method: VesselInputs['method']
-    readonly needed_m3: number | undefined
-    readonly table_m3?: number
-  }
-  readonly goodFor_m3: number
-  readonly sensitivity: readonly SensitivityBar[]
-}
+import type { WeakestPart, VesselAnswer } from './answer'
 
 /** The part of the circuit with the lowest greatest working pressure, among those whose limit is known. */
 export function weakestPart(
@@ -118,7 +72,7 @@ export function vesselSheet(document: JobDocument, practice: Practice): Sheet<Ve
     boiler: plate,
     practice: practice.name,
   })
-  const none = (findings: readonly Finding[]): Sheet<VesselAnswer> => ({
+  const none = (findings: readonly VesselFinding[]): Sheet<VesselAnswer> => ({
     applies: true,
     answer: undefined,
     missing,

@@ -1,7 +1,7 @@
 import { sources } from '../../answer/sources'
 import type { Working } from '../../answer/working'
 import { fluidGrowth, plainWater } from '../../methods/fluid/glycol'
-import type { VesselAnswer } from './sheet'
+import type { VesselAnswer } from './answer'
 import { chargedAt_K } from './chargedAt'
 
 /** The arithmetic of a designed vessel, in the order one would do it on paper. */

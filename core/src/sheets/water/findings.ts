@@ -1,9 +1,9 @@
 import { atMost } from '../../answer/expect'
-import type { Finding } from '../../answer/finding'
+import type { WaterFinding } from './wording'
 import { sources } from '../../answer/sources'
 import type { JobDocument } from '../../job/document'
 import type { Practice } from '../../practice/practices'
-import type { WaterAnswer, WaterPipeAnswer } from './sheet'
+import type { WaterAnswer, WaterPipeAnswer } from './answer'
 import { returnMost_m_s } from './waterLoop'
 
 /** Least share of the higher of two pressures that the lower has at a mixer. Common practice, no source. */
@@ -14,7 +14,7 @@ export function waterFindings(
   document: JobDocument,
   practice: Practice,
   answer: WaterAnswer,
-): readonly Finding[] {
+): readonly WaterFinding[] {
   return [
     ...(answer.sizesFound
       ? []
@@ -24,14 +24,14 @@ export function waterFindings(
             severity: 'stop',
             place: 'water.segments',
             source: sources.colebrook,
-          } satisfies Finding,
+          } satisfies WaterFinding,
         ]),
     ...outletFindings(document, answer),
     ...pipeFindings(practice, answer),
     ...mainFindings(answer),
     ...answer.waits
       .filter((wait) => wait.wait_s > practice.water.waitMost_s)
-      .map(({ pipe, volume_m3, wait_s }): Finding => ({
+      .map(({ pipe, volume_m3, wait_s }): WaterFinding => ({
         id: 'water-wait-long',
         severity: 'note',
         place: pipe.place,
@@ -46,7 +46,7 @@ export function waterFindings(
           Math.min(hot.farGauge_Pa, cold.farGauge_Pa) <
           mixerShare * Math.max(hot.farGauge_Pa, cold.farGauge_Pa),
       )
-      .map(({ outlet, hot, cold }): Finding => ({
+      .map(({ outlet, hot, cold }): WaterFinding => ({
         id: 'water-mixer-uneven',
         severity: 'fix',
         place: hot.place,
@@ -64,20 +64,20 @@ export function waterFindings(
             place: 'water.segments',
             names: [answer.uncovered.join(', ')],
             source: sources.hunter,
-          } satisfies Finding,
+          } satisfies WaterFinding,
         ]
       : []),
   ]
 }
 
-function outletFindings(document: JobDocument, answer: WaterAnswer): Finding[] {
+function outletFindings(document: JobDocument, answer: WaterAnswer): WaterFinding[] {
   const reached = (outletId: string, side: 'hot' | 'cold') =>
     answer.pipes.some((pipe) => pipe.end?.outlet.id === outletId && pipe.end.side === side)
   const hotThere = answer.pipes.some((pipe) => pipe.side === 'hot')
   return [
     ...answer.pipes
       .filter((pipe) => pipe.end && !atMost(answer.wantedGauge_Pa, pipe.farGauge_Pa))
-      .map((pipe): Finding => {
+      .map((pipe): WaterFinding => {
         const byHand = answer.pipes.filter((other) => !other.chosen)
         return {
           id: 'water-outlet-starved',
@@ -108,7 +108,7 @@ function outletFindings(document: JobDocument, answer: WaterAnswer): Finding[] {
             : {}),
         }
       }),
-    ...(document.hotWater?.outlets ?? []).flatMap((outlet): Finding[] =>
+    ...(document.hotWater?.outlets ?? []).flatMap((outlet): WaterFinding[] =>
       hotThere && outlet.kind !== 'garden-tap' && !reached(outlet.id, 'hot')
         ? [
             {
@@ -134,10 +134,10 @@ function outletFindings(document: JobDocument, answer: WaterAnswer): Finding[] {
   ]
 }
 
-function pipeFindings(practice: Practice, answer: WaterAnswer): Finding[] {
+function pipeFindings(practice: Practice, answer: WaterAnswer): WaterFinding[] {
   const byId = new Map(answer.pipes.map((pipe) => [pipe.id, pipe]))
   const feeds = new Set(answer.pipes.map((pipe) => pipe.segment.from))
-  return answer.pipes.flatMap((pipe): Finding[] => {
+  return answer.pipes.flatMap((pipe): WaterFinding[] => {
     const most_m_s = pipe.side === 'hot' ? practice.water.hotMost_m_s : practice.water.coldMost_m_s
     const feeder: WaterPipeAnswer | undefined = byId.get(pipe.segment.from)
     return [
@@ -169,7 +169,7 @@ function pipeFindings(practice: Practice, answer: WaterAnswer): Finding[] {
                       ],
                     },
                   }),
-            } satisfies Finding,
+            } satisfies WaterFinding,
           ]),
       ...(feeder && pipe.size.bore_m > feeder.size.bore_m * 1.02
         ? [
@@ -179,7 +179,7 @@ function pipeFindings(practice: Practice, answer: WaterAnswer): Finding[] {
               place: pipe.place,
               names: [pipe.segment.name, feeder.segment.name],
               source: sources.trade,
-            } satisfies Finding,
+            } satisfies WaterFinding,
           ]
         : []),
       ...(pipe.segment.end === null && !feeds.has(pipe.id)
@@ -190,14 +190,14 @@ function pipeFindings(practice: Practice, answer: WaterAnswer): Finding[] {
               place: pipe.place,
               names: [pipe.segment.name],
               source: sources.trade,
-            } satisfies Finding,
+            } satisfies WaterFinding,
           ]
         : []),
     ]
   })
 }
 
-function mainFindings({ curve, staticGauge_Pa, total_m3_s }: WaterAnswer): Finding[] {
+function mainFindings({ curve, staticGauge_Pa, total_m3_s }: WaterAnswer): WaterFinding[] {
   if (!curve)
     return [
       {
@@ -221,12 +221,12 @@ function mainFindings({ curve, staticGauge_Pa, total_m3_s }: WaterAnswer): Findi
     : []
 }
 
-function fireFindings(answer: WaterAnswer): Finding[] {
+function fireFindings(answer: WaterAnswer): WaterFinding[] {
   const least_m3_s = answer.heaterLeast_m3_s
   if (least_m3_s === undefined) return []
   return answer.pipes
     .filter((pipe) => pipe.end?.side === 'hot' && pipe.end.each_m3_s < least_m3_s * (1 - 1e-9))
-    .map((pipe): Finding => ({
+    .map((pipe): WaterFinding => ({
       id: 'water-will-not-fire',
       severity: 'fix',
       place: pipe.place,
@@ -236,7 +236,7 @@ function fireFindings(answer: WaterAnswer): Finding[] {
     }))
 }
 
-function makeUpFindings(document: JobDocument, answer: WaterAnswer): Finding[] {
+function makeUpFindings(document: JobDocument, answer: WaterAnswer): WaterFinding[] {
   const end = answer.pipes.find((pipe) => pipe.segment.end?.kind === 'make-up')
   if (!end) return []
   const { device, reducing } = document.water.makeUp
@@ -248,7 +248,7 @@ function makeUpFindings(document: JobDocument, answer: WaterAnswer): Finding[] {
             severity: 'fix',
             place: 'water.makeUp',
             source: sources.trade,
-          } satisfies Finding,
+          } satisfies WaterFinding,
         ]
       : []),
     ...(device === 'none'
@@ -258,7 +258,7 @@ function makeUpFindings(document: JobDocument, answer: WaterAnswer): Finding[] {
             severity: 'stop',
             place: 'water.makeUp',
             source: sources.trade,
-          } satisfies Finding,
+          } satisfies WaterFinding,
         ]
       : []),
     ...(reducing === 'no' && answer.reducedTo_Pa === undefined
@@ -269,13 +269,13 @@ function makeUpFindings(document: JobDocument, answer: WaterAnswer): Finding[] {
             place: 'water.makeUp',
             figures: { staticGauge_Pa: answer.staticGauge_Pa },
             source: sources.trade,
-          } satisfies Finding,
+          } satisfies WaterFinding,
         ]
       : []),
   ]
 }
 
-function loopFindings(document: JobDocument, { loop }: WaterAnswer): Finding[] {
+function loopFindings(document: JobDocument, { loop }: WaterAnswer): WaterFinding[] {
   if (!loop || !document.water.loop) return []
   return [
     ...(document.water.loop.lagging_m === null
@@ -285,7 +285,7 @@ function loopFindings(document: JobDocument, { loop }: WaterAnswer): Finding[] {
             severity: 'fix',
             place: 'water.loop',
             source: sources.pipeLoss,
-          } satisfies Finding,
+          } satisfies WaterFinding,
         ]
       : []),
     ...(document.water.loop.lagging_m?.value === 0
@@ -296,12 +296,12 @@ function loopFindings(document: JobDocument, { loop }: WaterAnswer): Finding[] {
             place: 'water.loop',
             figures: { bareLoss_W: loop.bareLoss_W, laggedLoss_W: loop.laggedLoss_W },
             source: sources.pipeLoss,
-          } satisfies Finding,
+          } satisfies WaterFinding,
         ]
       : []),
     ...loop.returns
       .filter((one) => one.velocity_m_s > returnMost_m_s * (1 + 1e-9))
-      .map((one): Finding => ({
+      .map((one): WaterFinding => ({
         id: 'water-loop-fast',
         severity: 'fix',
         place: 'water.loop',

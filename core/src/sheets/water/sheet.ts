@@ -3,7 +3,6 @@ import { outletFlow_m3_s, unitsOfOutlet } from '../../methods/demand/simultaneou
 import type { DesignBy, EndDraw, Moment, Side } from '../../methods/feed/designFlow'
 import { designFlows } from '../../methods/feed/designFlow'
 import { fillTime_s, usualBypass_m3_s, usualFeed_m3_s } from '../../methods/feed/fill'
-import type { Properties } from '../../methods/fluid/glycol'
 import { fluidAt, plainWater } from '../../methods/fluid/glycol'
 import type { PipeSize } from '../../methods/materials/pipes'
 import { materials, sizeNamed } from '../../methods/materials/pipes'
@@ -13,7 +12,6 @@ import { circleArea_m2 } from '../../methods/hydraulics/friction'
 import type { OpenOutlet, WaterPipe, WaterState } from '../../methods/hydraulics/waterTree'
 import { realFlows, waterDrop_Pa } from '../../methods/hydraulics/waterTree'
 import type { JobDocument } from '../../job/document'
-import type { Outlet } from '../../job/hotWaterDocument'
 import { fingerprint } from '../../job/merge'
 import type { WaterSegment } from '../../job/waterDocument'
 import { chooseTree } from '../../methods/network/chooseTree'
@@ -21,98 +19,27 @@ import { inOrder, meterNode, pathTo } from '../../methods/network/tree'
 import { treeShape } from '../../methods/network/treeShape'
 import type { Practice } from '../../practice/practices'
 import { sideOf } from '../../practice/schools'
-import type { MainCurve } from '../../methods/supply/mainCurve'
 import { mainGauge_Pa } from '../../methods/supply/mainCurve'
 import { gravity_m_s2 } from '../../units/units'
-import { storeSetting_K } from '../heat/sheet'
-import type { Missing, Sheet } from '../sheet'
-import { coldestTemp_K, mainOf } from '../readings/sheet'
+import { storeSetting_K } from '../../job/storeSetting'
+import type { Missing, Sheet } from '../../answer/sheet'
+import { coldestTemp_K } from '../../job/coldestTemp'
+import { mainOf } from '../../job/main'
 import { waterFindings } from './findings'
 import type { WaterLoop } from './waterLoop'
 import { waterLoop } from './waterLoop'
 import { waterWorkings } from './workings'
+import type {
+  WaterEndAnswer,
+  WaterPipeAnswer,
+  WaitAnswer,
+  MixerAnswer,
+  WaterAnswer,
+} from './answer'
 
 /** Losses of a bend and of the branch of a tee in a water pipe. Common practice, no source. */
 const bendLoss = 0.9
 const teeLoss = 1.3
-
-export interface WaterEndAnswer {
-  readonly outlet: Outlet
-  readonly side: Side
-  readonly count: number
-  /** One of them, on this side. */
-  readonly each_m3_s: number
-  readonly mixed: boolean
-}
-
-export interface WaterPipeAnswer {
-  readonly id: string
-  readonly segment: WaterSegment
-  /** Its place in the document. */
-  readonly place: string
-  readonly size: PipeSize
-  readonly chosen: boolean
-  readonly pipe: WaterPipe
-  readonly side: Side
-  readonly flow_m3_s: number
-  readonly units: number
-  readonly velocity_m_s: number
-  readonly drop_Pa: number
-  readonly farGauge_Pa: number
-  readonly end?: WaterEndAnswer
-  /** What was not given to it, Pa: by Hazen and Williams beside. */
-  readonly hazenWilliams_Pa: number
-}
-
-/** How long hot water is waited for at an outlet. */
-export interface WaitAnswer {
-  readonly pipe: WaterPipeAnswer
-  readonly volume_m3: number
-  readonly wait_s: number
-}
-/** Hot and cold at an outlet with both. */
-export interface MixerAnswer {
-  readonly outlet: Outlet
-  readonly hot: WaterPipeAnswer
-  readonly cold: WaterPipeAnswer
-}
-
-export interface WaterAnswer {
-  readonly pipes: readonly WaterPipeAnswer[]
-  /** The outlet with least pressure to spare, and the way to it. */
-  readonly index: WaterPipeAnswer
-  readonly indexRun: readonly string[]
-  readonly wantedGauge_Pa: number
-  readonly total_m3_s: number
-  readonly staticGauge_Pa: number
-  readonly curve: MainCurve | undefined
-  /** A reducing valve on the main holds it to this. */
-  readonly reducedTo_Pa: number | undefined
-  /** At the main with the design flow running. */
-  readonly sourceGauge_Pa: number
-  readonly designBy: DesignBy['by']
-  readonly coldTemp_K: number
-  readonly hotTemp_K: number
-  readonly fluid: Properties
-  /** Whether sizes were found that leave every outlet what it wants. */
-  readonly sizesFound: boolean
-  readonly uncovered: readonly string[]
-  readonly waits: readonly WaitAnswer[]
-  readonly mixers: readonly MixerAnswer[]
-  readonly heaterLeast_m3_s: number | undefined
-  readonly loop: WaterLoop | undefined
-  readonly fill:
-    | {
-        readonly content_m3: number
-        readonly feed_m3_s: number
-        readonly bypass_m3_s: number
-        readonly feed_s: number
-        readonly bypass_s: number
-        readonly assumed: boolean
-      }
-    | undefined
-  readonly cost: number
-}
 
 /** Hot water that the pipes of a job carry, or cold: everything beyond the heater. */
 function sidesOf(segments: readonly WaterSegment[]): ReadonlyMap<string, Side> {
@@ -482,7 +409,7 @@ function mixersOf(pipes: readonly WaterPipeAnswer[]): readonly MixerAnswer[] {
 }
 
 /** Least hot water that fires an instantaneous heater: typed here, or of the way that was chosen. Undefined for a store. */
-function heaterLeast_m3_s({ water, heat }: JobDocument): number | undefined {
+export function heaterLeast_m3_s({ water, heat }: JobDocument): number | undefined {
   const chosen = heat.options.find((option) => option.id === heat.chosen?.optionId)
   return (
     water.heaterLeast_m3_s?.value ??

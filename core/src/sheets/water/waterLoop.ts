@@ -9,7 +9,7 @@ import { frictionDrop } from '../../methods/hydraulics/friction'
 import type { Loop, LoopReturn } from '../../job/waterDocument'
 import { meterNode } from '../../methods/network/tree'
 import type { Practice } from '../../practice/practices'
-import type { WaterPipeAnswer } from './sheet'
+import type { WaterPipeAnswer } from './answer'
 
 /** How much cooler the water may come back where nothing else is written. Source: sources.loopBalance; 5 K is the usual limit of EN 806 and DIN 1988-300. */
 export const usualLoopDrop_K = 5

@@ -1,4 +1,4 @@
-import type { WaterAnswer } from './sheet'
+import type { WaterAnswer } from './answer'
 import type { Show } from '../../units/format'
 import type { Drawing } from '../../answer/drawing'
 import { networkTree } from '../networkTree'

@@ -1,6 +1,6 @@
 import { sources } from '../../answer/sources'
 import type { Working } from '../../answer/working'
-import type { WaterAnswer } from './sheet'
+import type { WaterAnswer } from './answer'
 
 const bySource = {
   hunter: sources.hunter,

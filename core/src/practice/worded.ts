@@ -1,4 +1,5 @@
-import type { Practice } from '../practice/practices'
+import type { Finding } from '../answer/finding'
+import type { Practice } from './practices'
 import type { Show } from '../units/format'
 
 export interface Worded {
@@ -16,3 +17,6 @@ export interface Told {
 }
 
 export type Wording = (told: Told) => Worded
+export type Wordings = Readonly<Record<string, Wording>>
+/** A finding that has its words among these. */
+export type FindingOf<W extends Wordings> = Finding<Extract<keyof W, string>>

@@ -1,42 +1,10 @@
-import type { Finding } from '../answer/finding'
-import type { Working } from '../answer/working'
+import type { Finding } from './finding'
+import type { Working } from './working'
 
 /** A place in the document that has to be filled before an answer can be given. */
 export interface Missing {
   readonly place: string
   readonly what: string
-}
-
-/** The sheets in working order. Their codes (S1, D2) are counted from where they stand, so that a new one can stand between. */
-export const sheetIds = [
-  'site',
-  'readings',
-  'plates',
-  'place',
-  'inspection',
-  'heat',
-  'circuit',
-  'vessel',
-  'safety',
-  'relief',
-  'gas',
-  'water',
-  'tightness',
-  'steps',
-  'handover',
-] as const
-export type SheetId = (typeof sheetIds)[number]
-
-/** Sheets as records of the first version named them. */
-export const oldSheetIds: Readonly<Record<string, SheetId>> = {
-  S1: 'site',
-  S2: 'readings',
-  S3: 'plates',
-  D1: 'vessel',
-  D2: 'gas',
-  P1: 'tightness',
-  C1: 'steps',
-  H1: 'handover',
 }
 
 /** One page's answer: what it says, what it found, what it still needs, and its arithmetic, built only when opened or printed. */
