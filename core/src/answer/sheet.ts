@@ -16,8 +16,6 @@ export type Sheet<A> =
       readonly missing: readonly Missing[]
       readonly findings: readonly Finding[]
       readonly workings: () => readonly Working[]
-      /** Fingerprint of all it rests on: a proof given for another one is open again. */
-      readonly restsOn: string
     }
 
 export const worst = (findings: readonly Finding[]): 'stop' | 'fix' | 'pass' =>
@@ -26,3 +24,7 @@ export const worst = (findings: readonly Finding[]): 'stop' | 'fix' | 'pass' =>
     : findings.some((finding) => finding.severity === 'fix')
       ? 'fix'
       : 'pass'
+
+/** A sheet's answer, where it applies and has one. */
+export const answerOf = <A>(sheet: Sheet<A>): A | undefined =>
+  sheet.applies ? sheet.answer : undefined

@@ -3,17 +3,21 @@ import { JobDocument } from './document'
 import { upgradeDocument } from './upgrades/upgradeDocument'
 import { withoutImpossible, withUniqueIds } from './bringForward'
 
-/** A document with values written at paths; nothing else changes and the first is left alone. An unknown path is a RangeError. */
-export function applyEdits(document: JobDocument, edits: readonly Edit[]): JobDocument {
-  const copy: JobDocument = structuredClone(document)
-  for (const { path, value } of edits) {
-    let place: unknown = copy
-    for (const key of path.slice(0, -1)) place = isBranch(place) ? place[key] : undefined
-    const last = path[path.length - 1]
-    if (last === undefined || !isBranch(place))
-      throw new RangeError(`no place ${path.join('.')} in the document`)
-    place[last] = value
-  }
+/** A document with values written at paths; everything else is the very same, and the first is left alone. An unknown path is a RangeError. */
+export const applyEdits = (document: JobDocument, edits: readonly Edit[]): JobDocument =>
+  edits.reduce<unknown>(
+    (copy, { path, value }) => written(copy, path, value, path),
+    document,
+  ) as JobDocument
+
+function written(place: unknown, way: Edit['path'], value: unknown, path: Edit['path']): unknown {
+  const [key, ...further] = way
+  if (key === undefined || !isBranch(place))
+    throw new RangeError(`no place ${path.join('.')} in the document`)
+  const copy: Record<string | number, unknown> = Array.isArray(place)
+    ? ([...(place as unknown[])] as unknown as Record<number, unknown>)
+    : { ...place }
+  copy[key] = further.length === 0 ? value : written(place[key], further, value, path)
   return copy
 }
 

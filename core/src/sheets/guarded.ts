@@ -15,7 +15,6 @@ export function guarded<A>(place: string, compute: () => Sheet<A>): Sheet<A> {
       missing: [],
       findings: [outsideMethod(place, error.message)],
       workings: () => [],
-      restsOn: 'outside-method',
     }
   }
 }

@@ -2,7 +2,6 @@ import type { Finding } from '../answer/finding'
 import type { Working } from '../answer/working'
 import type { JobDocument } from '../job/document'
 import { surveyFields } from '../job/fields'
-import { fingerprint } from '../job/merge'
 import { practices } from '../practice/practices'
 import { askedOf } from '../job/asked'
 import type { LookQuestion } from '../job/questions'
@@ -13,11 +12,10 @@ import type { Missing, Sheet } from '../answer/sheet'
 export function surveySheet<A>(
   missing: readonly Missing[],
   answer: A,
-  rests: unknown,
   findings: readonly Finding[] = [],
   workings: () => readonly Working[] = () => [],
 ): Sheet<A> {
-  return { applies: true, answer, missing, findings, workings, restsOn: fingerprint(rests) }
+  return { applies: true, answer, missing, findings, workings }
 }
 
 export const asked = (document: JobDocument, keys: readonly string[]): Missing[] =>

@@ -8,7 +8,9 @@ import type { Person } from '../practice/tickets'
 import { sources } from '../answer/sources'
 import type { Sample, TightnessPlan } from '../bench/gas-tightness/gasTightness'
 import { house } from './house.testing'
-import { judge, offKeyOf, withinLimits } from './judge'
+import { judge } from './judge'
+import { withinLimits } from './judgeSteps'
+import { offKeyOf } from './offStrip'
 import { solve } from './solve'
 
 const lead: Person = {

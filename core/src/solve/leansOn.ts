@@ -6,7 +6,10 @@ import type { Measure } from '../units/measure'
 import { rangeOf } from '../job/guess'
 import { ranges } from '../units/measure'
 import type { Solution } from './solve'
-import { answerOf, solve } from './solve'
+import { solve } from './solve'
+import type { Sheet } from '../answer/sheet'
+import type { SolvedSheetId } from './sheets'
+import { solvedSpecs } from './sheets'
 
 /** An assumed value that an answer rests on, and how far it may move before the answer changes. SI. */
 export interface Leaning {
@@ -24,7 +27,8 @@ export interface Leaning {
   readonly holds: boolean
 }
 
-export type LeaningSheet = 'vessel' | 'gas' | 'water' | 'heat' | 'circuit' | 'safety'
+/** A sheet whose answer leans on assumed values: one that says what is bought. */
+export type LeaningSheet = SolvedSheetId
 
 interface Place {
   readonly path: readonly (string | number)[]
@@ -180,26 +184,12 @@ export function assumedValues(document: JobDocument): readonly Place[] {
   ]
 }
 
-/** What an answer is, short enough to compare: what is bought and whether it stands. */
-function answerKey(solution: Solution, sheet: LeaningSheet): string {
-  const found = solution[sheet]
-  if (!found.applies || !found.answer) return 'none'
-  const stands = found.findings.some((finding) => finding.severity === 'stop') ? 'stop' : 'go'
-  if (sheet === 'vessel')
-    return `${stands} ${solution.vessel.applies ? solution.vessel.answer?.fitted_m3 : ''}`
-  if (sheet === 'water')
-    return `${stands} ${solution.water.applies ? solution.water.answer?.pipes.map((pipe) => pipe.size.name).join() : ''}`
-  if (sheet === 'gas')
-    return `${stands} ${solution.gas.applies ? solution.gas.answer?.pipes.map((pipe) => pipe.pipe.size.name).join() : ''}`
-  if (sheet === 'circuit') {
-    const circuit = answerOf(solution.circuit)
-    return `${stands} ${circuit?.pump?.id ?? ''} ${circuit?.pipes.map((pipe) => pipe.size.name).join()}`
-  }
-  if (sheet === 'safety') return `${stands} ${answerOf(solution.safety)?.fitted_m3 ?? ''}`
-  const fixes = found.findings
-    .filter((finding) => finding.severity === 'fix')
-    .map((finding) => finding.id)
-  return `${stands} ${fixes.join()}`
+/** What an answer is, short enough to compare: whether it stands, and what is bought. */
+function answerKey(solution: Solution, id: SolvedSheetId): string {
+  const sheet: Sheet<unknown> = solution[id]
+  if (!sheet.applies || sheet.answer === undefined) return 'none'
+  const stands = sheet.findings.some((finding) => finding.severity === 'stop') ? 'stop' : 'go'
+  return `${stands} ${solvedSpecs.find((spec) => spec.id === id)?.key?.(sheet) ?? ''}`
 }
 
 /** Halvings of the search: to a thousandth of the way. */

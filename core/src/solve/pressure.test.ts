@@ -23,7 +23,8 @@ import { asDesigned, cycleOf, pressureView } from '../sheets/vessel/pressureMode
 import type { ReliefsAnswer } from '../sheets/relief/answer'
 import type { SafetyAnswer } from '../sheets/safety/answer'
 import type { VesselAnswer } from '../sheets/vessel/answer'
-import { answerOf, solve } from './solve'
+import { answerOf } from '../answer/sheet'
+import { solve } from './solve'
 
 const ids = (findings: readonly Finding[]) => findings.map((finding) => finding.id)
 const found = (job: JobDocument, sheet: 'circuit' | 'vessel' | 'safety' | 'relief') => {

@@ -1,8 +1,10 @@
 import type { RecordBody } from '../job/records'
 import type { Person } from '../practice/tickets'
 import { lacking, ticketWords } from '../practice/tickets'
-import type { Judgement, JudgedStep } from './judge'
-import { confirmationId, offKeyOf } from './judge'
+import type { Judgement } from './judge'
+import type { JudgedStep } from './judgeSteps'
+import { confirmationId } from './judgeSteps'
+import { offKeyOf } from './offStrip'
 
 /** What a request to sign, confirm or put back becomes: records to append, or a sentence that says why not. */
 export type Signing =

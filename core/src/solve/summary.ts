@@ -2,9 +2,10 @@ import type { JobDocument } from '../job/document'
 import type { PracticeName } from '../practice/practices'
 import { ticketsToProve } from './ticketRules'
 import { ticketWords } from '../practice/tickets'
-import type { Records } from './judge'
-import { judge, stageOfSheet } from './judge'
-import type { SheetId } from './sheetIds'
+import type { Records } from './records'
+import { judge } from './judge'
+import { stageOfSheet } from './sheets'
+import type { SheetId } from './sheets'
 import { solve } from './solve'
 
 /** Raised when a summary says something else of the same job: stored ones are then made again. */

@@ -1,3 +1,6 @@
+import { sheetSpec } from '../../sheets/sheetSpec'
+import { missingTest } from './missingTest'
+import { hasGas, noGas } from '../../job/hasGas'
 import type { JobDocument } from '../../job/document'
 import { burnsGas } from '../../job/fields'
 import type { Practice } from '../../practice/practices'
@@ -10,19 +13,19 @@ import { fitted } from '../../job/asked'
 export function tightnessSheet(
   document: JobDocument,
   practice: Practice,
-  gas: Sheet<GasAnswer>,
+  gas: GasAnswer | undefined,
 ): Sheet<TightnessDesign> {
-  if (!gas.applies) return { applies: false, because: gas.because }
   const burners = fitted(document.appliances).filter((appliance) => burnsGas(appliance.kind))
-  const supply = gas.answer && {
-    volume_m3: gas.answer.volume_m3,
-    workingGauge_Pa: gas.answer.supply.meterGauge_Pa,
-    atmosphere_Pa: gas.answer.conditions.atmosphere_Pa,
+  if (!hasGas(document)) return { applies: false, because: noGas }
+  const supply = gas && {
+    volume_m3: gas.volume_m3,
+    workingGauge_Pa: gas.supply.meterGauge_Pa,
+    atmosphere_Pa: gas.conditions.atmosphere_Pa,
   }
   return {
     applies: true,
     answer: supply && tightnessDesign(document, practice, supply),
-    missing: gas.answer
+    missing: gas
       ? []
       : [
           {
@@ -32,6 +35,19 @@ export function tightnessSheet(
         ],
     findings: testFindings(document, burners),
     workings: () => [],
-    restsOn: gas.restsOn,
   }
 }
+
+export const tightnessSpec = sheetSpec<{ gas: GasAnswer }>()({
+  id: 'tightness',
+  name: 'Gas tightness',
+  stage: 'prove',
+  place: 'gas',
+  inputs: () => [],
+  after: ['gas'],
+  solve: (document, practice, { gas }) => tightnessSheet(document, practice, gas),
+  owes: ({ gasTight, lastTest }) => ({
+    missing: gasTight ? [] : [{ place: 'tests', what: missingTest(lastTest) }],
+    restsOn: `/${lastTest?.testId ?? ''}`,
+  }),
+})

@@ -1,3 +1,4 @@
+import { sheetSpec } from '../sheetSpec'
 import type { CircuitFinding } from './wording'
 import { operatingPoint, genericPumps, pumpFor } from '../../methods/circuit/pumps'
 import type { Pump } from '../../methods/circuit/pumps'
@@ -11,7 +12,6 @@ import { heatingFluidOf } from '../../job/heatingFluid'
 import { materials } from '../../methods/materials/pipes'
 import { frictionDrop } from '../../methods/hydraulics/friction'
 import type { JobDocument } from '../../job/document'
-import { fingerprint } from '../../job/merge'
 import type { Heating } from '../../job/pressureDocument'
 import type { Practice } from '../../practice/practices'
 import { circuitFindings } from './findings'
@@ -31,7 +31,7 @@ export const leastSurplus_Pa = 1000
 
 /** Designs the heating circuit: flows, sizes, the index circuit, the pump and what to throttle. */
 export function circuitSheet(document: JobDocument, practice: Practice): Sheet<CircuitAnswer> {
-  const { heating, heat } = document
+  const { heating } = document
   if (!heating) return { applies: false, because: 'This job has no heating circuit.' }
   const facts = circuitFacts(document, heating, practice)
   const boiler = heatingBoiler(document)
@@ -40,33 +40,6 @@ export function circuitSheet(document: JobDocument, practice: Practice): Sheet<C
     loadEach_W: (id) => facts.loadsEach.get(id),
   })
   const missing = missingForCircuit(heating, facts)
-  const {
-    zones,
-    emitters,
-    pipes,
-    parts,
-    fluid,
-    pumpId,
-    pumpHead_Pa,
-    pumpMost_m3_s,
-    boilerLeastFlow_m3_s,
-  } = heating
-  const restsOn = fingerprint({
-    circuit: {
-      zones,
-      emitters,
-      pipes,
-      parts,
-      fluid,
-      pumpId,
-      pumpHead_Pa,
-      pumpMost_m3_s,
-      boilerLeastFlow_m3_s,
-    },
-    heat: [heat.zones, heat.flowTemp_K],
-    flow: document.survey.maxFlowTemp_K,
-    practice: practice.name,
-  })
   const answer =
     missing.length > 0 ? undefined : solveCircuit(document, heating, practice, facts, content)
   const findings: readonly CircuitFinding[] = circuitFindings(document, heating, practice, answer)
@@ -76,7 +49,6 @@ export function circuitSheet(document: JobDocument, practice: Practice): Sheet<C
     missing,
     findings,
     workings: () => (answer ? circuitWorkings(answer) : []),
-    restsOn,
   }
 }
 
@@ -240,3 +212,21 @@ function missingForCircuit(heating: Heating, facts: CircuitFacts): Missing[] {
   ]
   return needs.filter(([there]) => !there).map(([, place, what]) => ({ place, what }))
 }
+
+export const circuitSpec = sheetSpec()({
+  id: 'circuit',
+  name: 'Heating circuit',
+  stage: 'design',
+  place: 'heating',
+  inputs: ({ heating, heat, survey, appliances }) => [
+    heating,
+    heat.zones,
+    heat.flowTemp_K,
+    survey.maxFlowTemp_K,
+    survey.looked.freezing,
+    appliances,
+  ],
+  solve: circuitSheet,
+  key: ({ answer }) =>
+    `${answer?.pump?.id ?? ''} ${answer?.pipes.map((pipe) => pipe.size.name).join()}`,
+})

@@ -1,3 +1,5 @@
+import { hasGas, noGas } from '../../job/hasGas'
+import { sheetSpec } from '../sheetSpec'
 import { sources } from '../../answer/sources'
 import type { Working } from '../../answer/working'
 import type { PipeToSize } from '../../methods/gas/chooseSizes'
@@ -22,7 +24,6 @@ import { inOrder, meterNode, pathTo } from '../../methods/network/tree'
 import type { Appliance, JobDocument } from '../../job/document'
 import { burnsGas } from '../../job/fields'
 import type { GasSegment } from '../../job/gasDocument'
-import { fingerprint } from '../../job/merge'
 import { altitudeFactor } from '../../methods/atmosphere/atmosphere'
 import { fitted } from '../../job/asked'
 import type { Practice } from '../../practice/practices'
@@ -80,30 +81,15 @@ const regulatorOf = ({ regulator }: GasSegment): Regulator | undefined =>
 export function gasSheet(document: JobDocument, practice: Practice): Sheet<GasAnswer> {
   const { survey } = document
   const burners = fitted(document.appliances).filter((appliance) => burnsGas(appliance.kind))
-  if (burners.length === 0 && document.gas.segments.length === 0 && document.appliances.length > 0)
-    return { applies: false, because: 'Nothing on this job burns gas.' }
+  if (!hasGas(document)) return { applies: false, because: noGas }
   const gas = fuelGases[practice.name][survey.fuel]
   const missing = missingForGas(document, burners)
-  const restsOn = fingerprint({
-    gas: document.gas,
-    prices: document.prices,
-    burners: burners.map(({ papers: _papers, photos: _photos, ...plate }) => plate),
-    survey: [
-      survey.gasWorkingGauge_Pa,
-      survey.gasLoad,
-      survey.fuel,
-      survey.elevation_m,
-      survey.looked.shakes,
-    ],
-    practice: practice.name,
-  })
   const none = (): Sheet<GasAnswer> => ({
     applies: true,
     answer: undefined,
     missing,
     findings: [],
     workings: () => [],
-    restsOn,
   })
   if (missing.length > 0) return none()
   const answer = solveGas(document, practice, gas)
@@ -114,7 +100,6 @@ export function gasSheet(document: JobDocument, practice: Practice): Sheet<GasAn
     missing,
     findings: gasFindings(document, practice, answer, burners),
     workings: () => gasWorkings(answer),
-    restsOn,
   }
 }
 
@@ -467,3 +452,23 @@ export function indexStage({ pipes, index, gas, supply }: GasAnswer): {
     staged: stages.length > 1,
   }
 }
+
+export const gasSpec = sheetSpec()({
+  id: 'gas',
+  name: 'Gas supply',
+  stage: 'design',
+  place: 'gas.segments',
+  inputs: ({ gas, prices, appliances, survey }) => [
+    gas,
+    prices,
+    appliances,
+    survey.gasWorkingGauge_Pa,
+    survey.gasStaticGauge_Pa,
+    survey.gasLoad,
+    survey.fuel,
+    survey.elevation_m,
+    survey.looked.shakes,
+  ],
+  solve: gasSheet,
+  key: ({ answer }) => `${answer?.pipes.map((pipe) => pipe.pipe.size.name).join()}`,
+})

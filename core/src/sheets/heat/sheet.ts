@@ -1,3 +1,4 @@
+import { sheetSpec } from '../sheetSpec'
 import { atMost } from '../../answer/expect'
 import {
   outletFlow_m3_s,
@@ -12,7 +13,6 @@ import type { ComparisonConditions, OptionFigures } from '../../methods/hot-wate
 import { compareOption } from '../../methods/hot-water/compare'
 import type { JobDocument } from '../../job/document'
 import type { HeatOption } from '../../job/hotWaterDocument'
-import { fingerprint } from '../../job/merge'
 import type { Practice } from '../../practice/practices'
 import { sideOf } from '../../practice/schools'
 import { mainFlow_m3_s } from '../../methods/supply/mainCurve'
@@ -134,25 +134,12 @@ export function heatSheet(document: JobDocument, practice: Practice): Sheet<Heat
     suggestedHeating_W: load_W * heatingReserve,
     mild_W: load_W * mildRatio,
   }
-  const restsOn = fingerprint({
-    heat,
-    hotWater: hotWater && { ...hotWater, safety: undefined },
-    schools: document.schools,
-    practice: practice.name,
-    cold: cold_K,
-    main: document.survey.mainPoints,
-    static: document.survey.coldMainStaticGauge_Pa,
-    height: document.survey.topOutletHeight_m,
-    distance: document.survey.gasDistance_m,
-    meter: document.survey.gasMeter_m3_s,
-  })
   return {
     applies: true,
     answer,
     missing: missingForHeat(document, practice, answer),
     findings: heatFindings(document, practice, answer),
     workings: () => heatWorkings(answer),
-    restsOn,
   }
 }
 
@@ -256,3 +243,38 @@ function missingForHeat(document: JobDocument, practice: Practice, answer: HeatA
       : []),
   ]
 }
+
+export const heatSpec = sheetSpec()({
+  id: 'heat',
+  name: 'Heat and hot water',
+  stage: 'design',
+  place: 'heat',
+  inputs: ({ heat, hotWater, heating, schools, survey, appliances }) => [
+    heat,
+    hotWater?.outlets,
+    hotWater?.scenario,
+    hotWater?.storeTemp_K,
+    hotWater?.wantedGauge_Pa,
+    hotWater?.loopLoss_W,
+    heating !== null,
+    schools,
+    survey.mainPoints,
+    survey.coldMainStaticGauge_Pa,
+    survey.incomingTemp_K,
+    survey.incomingColdestTemp_K,
+    survey.incomingWarmestTemp_K,
+    survey.topOutletHeight_m,
+    survey.gasDistance_m,
+    survey.gasMeter_m3_s,
+    survey.gasWorkingGauge_Pa,
+    survey.fuel,
+    survey.elevation_m,
+    appliances,
+  ],
+  solve: heatSheet,
+  key: ({ findings }) =>
+    findings
+      .filter((finding) => finding.severity === 'fix')
+      .map((finding) => finding.id)
+      .join(),
+})

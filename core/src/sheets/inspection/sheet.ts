@@ -1,3 +1,4 @@
+import type { RecordedSpec } from '../sheetSpec'
 import type { InspectionFinding } from './wording'
 import type { BodyOf, JobRecord } from '../../job/records'
 import { ofKind } from '../../job/records'
@@ -57,7 +58,6 @@ export function inspectionSheet(
       ...bad('look-again', 'inspected-look-again', 'note'),
     ],
     workings: () => [],
-    restsOn: fingerprint(items.map((item) => [item.id, inspected[item.id]?.at])),
   }
 }
 
@@ -65,3 +65,17 @@ export const lastInspected = (entries: readonly JobRecord[]): AllInspected =>
   Object.fromEntries(
     ofKind(entries, 'inspected').map(({ body, at, by }) => [body.item, { body, at, by }]),
   )
+
+export const inspectionSpec: RecordedSpec<'inspection'> = {
+  id: 'inspection',
+  name: 'Inspection',
+  stage: 'survey',
+  judge: (document, practice, { entries }) => {
+    const inspected = lastInspected(entries)
+    const items = inspectionItems(document, practice, showIn(practice.units))
+    return {
+      sheet: inspectionSheet(document, practice, inspected),
+      restsOn: fingerprint(items.map((item) => [item.id, inspected[item.id]?.at])),
+    }
+  },
+}

@@ -1,3 +1,4 @@
+import { sheetSpec } from '../sheetSpec'
 import type { JobDocument } from '../../job/document'
 import type { Practice } from '../../practice/practices'
 import { placeFindings } from './findings'
@@ -9,22 +10,28 @@ export function placeSheet(
   practice: Practice,
 ): Sheet<{ readonly draught: 'passed' | 'failed' | 'cannot-tell' | 'not-needed' | 'not-tried' }> {
   const { findings, draught } = placeFindings(document, practice)
-  const { looked, ignitionHeight_m } = document.survey
+  const { looked } = document.survey
   const missing = [
     ...unlooked(document, ['place', 'air', 'services']),
     ...(looked.location?.answer === 'garage' && looked.airSource?.answer !== 'sealed'
       ? asked(document, ['ignitionHeight_m'])
       : []),
   ]
-  return surveySheet(
-    missing,
-    { draught },
-    {
-      looked,
-      draught: document.survey.draught,
-      ignitionHeight_m,
-      schools: document.schools.safetyPan,
-    },
-    findings,
-  )
+  return surveySheet(missing, { draught }, findings)
 }
+
+export const placeSpec = sheetSpec()({
+  id: 'place',
+  name: 'Place',
+  stage: 'survey',
+  place: 'survey.looked',
+  inputs: ({ survey, schools, appliances, hotWater }) => [
+    survey.looked,
+    survey.draught,
+    survey.ignitionHeight_m,
+    schools.safetyPan,
+    appliances,
+    hotWater !== null,
+  ],
+  solve: placeSheet,
+})

@@ -1,3 +1,4 @@
+import { sheetSpec } from '../sheetSpec'
 import type { JobDocument } from '../../job/document'
 import { burnsGas, plateFields } from '../../job/fields'
 import { partFindings } from './findings'
@@ -24,11 +25,18 @@ export function platesSheet(document: JobDocument): Sheet<{ readonly burners: nu
                   what: `${field.label} of ${appliance.name}`,
                 })),
         )
-  const plates = document.appliances.map(({ papers: _papers, photos: _photos, ...plate }) => plate)
   return surveySheet(
     missing,
     { burners: here.filter((appliance) => burnsGas(appliance.kind)).length },
-    { plates, parts: document.parts },
     partFindings(document),
   )
 }
+
+export const platesSpec = sheetSpec()({
+  id: 'plates',
+  name: 'Rating plates',
+  stage: 'survey',
+  place: 'appliances',
+  inputs: ({ appliances, parts, survey }) => [appliances, parts, survey.visitedOn],
+  solve: platesSheet,
+})

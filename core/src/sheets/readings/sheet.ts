@@ -1,10 +1,10 @@
+import { sheetSpec } from '../sheetSpec'
 import { sources } from '../../answer/sources'
 import type { Working } from '../../answer/working'
 import type { JobDocument } from '../../job/document'
 import { burnsGas } from '../../job/fields'
 import type { Practice } from '../../practice/practices'
 import { closedSystem } from '../../methods/supply/closedSystem'
-import { askedOf } from '../../job/asked'
 import { readingFindings } from './findings'
 import type { Sheet } from '../../answer/sheet'
 import { coldestTemp_K } from '../../job/coldestTemp'
@@ -37,20 +37,7 @@ export function readingsSheet(document: JobDocument, practice: Practice): Sheet<
       (gap) => gap.place !== 'survey.looked.mainStreetCheck',
     ),
   ]
-  const rests = {
-    ...survey,
-    looked: Object.fromEntries(
-      [...askedOf(document, 'main'), ...askedOf(document, 'gas')].map(({ key }) => [
-        key,
-        survey.looked[key],
-      ]),
-    ),
-    supplies: null,
-    draught: null,
-    visitedOn: null,
-    placePhotos: null,
-  }
-  return surveySheet(missing, answer, rests, readingFindings(document, practice, answer), () =>
+  return surveySheet(missing, answer, readingFindings(document, practice, answer), () =>
     readingWorkings(answer),
   )
 }
@@ -92,3 +79,20 @@ function readingWorkings({
         ]),
   ]
 }
+
+export const readingsSpec = sheetSpec()({
+  id: 'readings',
+  name: 'Readings',
+  stage: 'survey',
+  place: 'survey',
+  inputs: ({ survey, appliances, heating, hotWater }) => [
+    ...Object.entries(survey).flatMap(([key, value]) => (elsewhere.has(key) ? [] : [value])),
+    appliances,
+    heating && heating.fluid,
+    hotWater !== null,
+  ],
+  solve: readingsSheet,
+})
+
+/** Of the survey, what other sheets ask for. */
+const elsewhere = new Set<string>(['supplies', 'draught', 'visitedOn', 'placePhotos', 'inspecting'])

@@ -1,6 +1,6 @@
+import { sheetSpec } from '../sheetSpec'
 import type { ReliefFinding } from './wording'
 import type { Appliance, JobDocument } from '../../job/document'
-import { fingerprint } from '../../job/merge'
 import type { ReliefValve } from '../../job/pressureDocument'
 import type { Practice } from '../../practice/practices'
 import { sideOf } from '../../practice/schools'
@@ -60,31 +60,12 @@ export function reliefSheet(
   )
   const answer: ReliefsAnswer = { valves, pan: panNeed(document, practice), end_m }
   const findings: readonly ReliefFinding[] = reliefFindings(document, practice, answer)
-  const { heating, hotWater, reliefs, pan, parts, appliances, schools, survey } = document
-  const restsOn = fingerprint({
-    reliefs,
-    pan,
-    parts: parts.map((part) => ({ ...part, photos: null })),
-    appliances: appliances.map((one) => ({ ...one, papers: null, photos: null })),
-    schools,
-    looked: survey.looked,
-    elevation: survey.elevation_m,
-    practice: practice.name,
-    heating: heating && [
-      heating.reliefSetGauge_Pa,
-      heating.weakParts,
-      heating.furtherVessels,
-      heating.vesselMaxWorkingGauge_Pa,
-    ],
-    safety: hotWater?.safety ?? null,
-  })
   return {
     applies: true,
     answer,
     missing: missingForRelief(document, practice, wantsHeating, heater),
     findings,
     workings: () => reliefWorkings(answer),
-    restsOn,
   }
 }
 
@@ -223,3 +204,24 @@ function missingForRelief(
     ),
   ]
 }
+
+export const reliefSpec = sheetSpec<{ safety: SafetyAnswer }>()({
+  id: 'relief',
+  name: 'Relief and discharge',
+  stage: 'design',
+  place: 'reliefs',
+  inputs: ({ reliefs, pan, parts, appliances, schools, survey, heating, hotWater }) => [
+    reliefs,
+    pan,
+    parts,
+    appliances,
+    schools,
+    survey.looked,
+    survey.elevation_m,
+    survey.fuel,
+    heating,
+    hotWater !== null,
+  ],
+  after: ['safety'],
+  solve: (document, practice, { safety }) => reliefSheet(document, practice, safety),
+})

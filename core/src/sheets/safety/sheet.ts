@@ -1,6 +1,6 @@
+import { sheetSpec } from '../sheetSpec'
 import { mainGauge_Pa } from '../../methods/supply/mainCurve'
 import type { Appliance, JobDocument } from '../../job/document'
-import { fingerprint } from '../../job/merge'
 import type { HotWaterSafety } from '../../job/pressureDocument'
 import type { Practice } from '../../practice/practices'
 import { judgeInlet } from '../../methods/inlet-group/inletGroup'
@@ -39,22 +39,11 @@ export function safetySheet(
   const { safety } = hotWater
   const stores = heater.kind !== 'instantaneous-heater'
   const missing = missingForSafety(document, heater, safety, practice, stores)
-  const restsOn = fingerprint({
-    safety,
-    store: hotWater.storeTemp_K,
-    heater: { ...heater, papers: null, photos: null },
-    looked: survey.looked,
-    static: survey.coldMainStaticGauge_Pa,
-    cold: [survey.incomingTemp_K, survey.incomingColdestTemp_K],
-    elevation: survey.elevation_m,
-    practice: practice.name,
-    schools: document.schools,
-  })
   const staticGauge_Pa = survey.coldMainStaticGauge_Pa?.value
   const store_m3 = heater.water_m3?.value
   const coldTemp_K = coldestTemp_K(document)
   if (staticGauge_Pa === undefined || store_m3 === undefined || coldTemp_K === undefined)
-    return { applies: true, answer: undefined, missing, findings: [], workings: () => [], restsOn }
+    return { applies: true, answer: undefined, missing, findings: [], workings: () => [] }
   const answer = solveSafety(document, practice, {
     heater,
     safety,
@@ -71,7 +60,6 @@ export function safetySheet(
     missing,
     findings: safetyFindings(safety, practice, answer),
     workings: () => safetyWorkings(answer),
-    restsOn,
   }
 }
 
@@ -223,3 +211,25 @@ function missingForSafety(
   ]
   return needs.filter(([there]) => !there).map(([, place, what]) => ({ place, what }))
 }
+
+export const safetySpec = sheetSpec<{ readings: ReadingsAnswer; heat: HeatAnswer }>()({
+  id: 'safety',
+  name: 'Hot water safety',
+  stage: 'design',
+  place: 'hotWater',
+  inputs: ({ hotWater, appliances, survey, schools }) => [
+    hotWater?.safety,
+    hotWater?.storeTemp_K,
+    appliances,
+    survey.looked,
+    survey.coldMainStaticGauge_Pa,
+    survey.incomingTemp_K,
+    survey.incomingColdestTemp_K,
+    survey.elevation_m,
+    schools,
+  ],
+  after: ['readings', 'heat'],
+  solve: (document, practice, { readings, heat }) =>
+    safetySheet(document, practice, readings, heat),
+  key: ({ answer }) => `${answer?.fitted_m3 ?? ''}`,
+})

@@ -1,3 +1,4 @@
+import { sheetSpec } from '../sheetSpec'
 import type { SiteFinding } from './wording'
 import { sources } from '../../answer/sources'
 import type { JobDocument } from '../../job/document'
@@ -25,15 +26,6 @@ export function siteSheet(document: JobDocument) {
   return surveySheet(
     missing,
     { atmosphere_Pa: siteAtmosphere_Pa(document) },
-    {
-      site,
-      elevation: survey.elevation_m,
-      top: survey.topEmitterHeight_m,
-      outlet: survey.topOutletHeight_m,
-      supplies: survey.supplies,
-      visited: survey.visitedOn,
-      practice: document.practice,
-    },
     siteFindings(document),
   )
 }
@@ -63,3 +55,21 @@ const siteFindings = ({ survey }: JobDocument): readonly SiteFinding[] =>
         ]
       : []
   })
+
+export const siteSpec = sheetSpec()({
+  id: 'site',
+  name: 'Site',
+  stage: 'survey',
+  place: 'survey.elevation_m',
+  inputs: ({ site, survey, heating, hotWater }) => [
+    site,
+    survey.elevation_m,
+    survey.topEmitterHeight_m,
+    survey.topOutletHeight_m,
+    survey.supplies,
+    survey.visitedOn,
+    heating !== null,
+    hotWater !== null,
+  ],
+  solve: siteSheet,
+})

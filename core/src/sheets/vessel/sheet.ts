@@ -1,8 +1,8 @@
+import { sheetSpec } from '../sheetSpec'
 import type { VesselFinding } from './wording'
 import { sources } from '../../answer/sources'
 import type { Appliance, JobDocument } from '../../job/document'
 import type { Heating } from '../../job/pressureDocument'
-import { fingerprint } from '../../job/merge'
 import { heatingFluidOf } from '../../job/heatingFluid'
 import { circuitFacts } from '../circuitFacts'
 import { heatingBoiler } from '../../job/heatingBoiler'
@@ -56,29 +56,12 @@ export function vesselSheet(document: JobDocument, practice: Practice): Sheet<Ve
     loadEach_W: (id) => facts.loadsEach.get(id),
   })
   const missing = missingForVessel(document, heating, content, facts)
-  const {
-    elevation_m,
-    fillTemp_K: filled,
-    maxFlowTemp_K: flow,
-    highLimitTemp_K: limit,
-    topEmitterHeight_m: top,
-    sizeOn,
-  } = survey
-  const { papers: _papers, photos: _photos, ...plate } = boiler ?? { papers: null, photos: null }
-  const restsOn = fingerprint({
-    survey: { elevation_m, filled, flow, limit, top, sizeOn },
-    heating,
-    heat: [document.heat.zones, document.heat.flowTemp_K],
-    boiler: plate,
-    practice: practice.name,
-  })
   const none = (findings: readonly VesselFinding[]): Sheet<VesselAnswer> => ({
     applies: true,
     answer: undefined,
     missing,
     findings,
     workings: () => [],
-    restsOn,
   })
   const { fillTemp_K, maxFlowTemp_K, highLimitTemp_K, topEmitterHeight_m } = survey
   if (missing.length > 0 || !fillTemp_K || !maxFlowTemp_K || !topEmitterHeight_m) return none([])
@@ -222,7 +205,6 @@ export function vesselSheet(document: JobDocument, practice: Practice): Sheet<Ve
     missing,
     findings: vesselFindings(document, heating, practice, answer, boiler),
     workings: () => vesselWorkings(answer),
-    restsOn,
   }
 }
 
@@ -295,3 +277,24 @@ function missingForVessel(
   ]
   return needs.filter(([there]) => !there).map(([, place, what]) => ({ place, what }))
 }
+
+export const vesselSpec = sheetSpec()({
+  id: 'vessel',
+  name: 'Heating vessel',
+  stage: 'design',
+  place: 'heating',
+  inputs: ({ heating, heat, survey, appliances }) => [
+    heating,
+    heat.zones,
+    heat.flowTemp_K,
+    survey.elevation_m,
+    survey.fillTemp_K,
+    survey.maxFlowTemp_K,
+    survey.highLimitTemp_K,
+    survey.topEmitterHeight_m,
+    survey.sizeOn,
+    appliances,
+  ],
+  solve: vesselSheet,
+  key: ({ answer }) => `${answer?.fitted_m3}`,
+})

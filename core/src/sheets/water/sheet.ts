@@ -1,3 +1,5 @@
+import { sheetSpec } from '../sheetSpec'
+import type { CircuitAnswer } from '../circuit/answer'
 import type { Working } from '../../answer/working'
 import { outletFlow_m3_s, unitsOfOutlet } from '../../methods/demand/simultaneous'
 import type { DesignBy, EndDraw, Moment, Side } from '../../methods/feed/designFlow'
@@ -12,7 +14,6 @@ import { circleArea_m2 } from '../../methods/hydraulics/friction'
 import type { OpenOutlet, WaterPipe, WaterState } from '../../methods/hydraulics/waterTree'
 import { realFlows, waterDrop_Pa } from '../../methods/hydraulics/waterTree'
 import type { JobDocument } from '../../job/document'
-import { fingerprint } from '../../job/merge'
 import type { WaterSegment } from '../../job/waterDocument'
 import { chooseTree } from '../../methods/network/chooseTree'
 import { inOrder, meterNode, pathTo } from '../../methods/network/tree'
@@ -36,6 +37,7 @@ import type {
   MixerAnswer,
   WaterAnswer,
 } from './answer'
+import { heaterLeast_m3_s } from '../../job/heaterLeast'
 
 /** Losses of a bend and of the branch of a tee in a water pipe. Common practice, no source. */
 const bendLoss = 0.9
@@ -62,33 +64,13 @@ export function waterSheet(
   practice: Practice,
   heatingContent_m3: number | undefined,
 ): Sheet<WaterAnswer> {
-  const { water, hotWater, survey } = document
+  const { water } = document
   if (water.segments.length === 0)
     return {
       applies: false,
       because: 'No water pipe is drawn on this job. Where pipes are new, draw them from the main.',
     }
   const missing = missingForWater(document)
-  const restsOn = fingerprint({
-    water,
-    prices: document.prices,
-    outlets: hotWater?.outlets,
-    scenario: hotWater?.scenario,
-    wanted: hotWater?.wantedGauge_Pa,
-    store: hotWater?.storeTemp_K,
-    reducing: hotWater?.safety.reducingGauge_Pa,
-    survey: [
-      survey.coldMainStaticGauge_Pa,
-      survey.mainPoints,
-      survey.incomingTemp_K,
-      survey.incomingColdestTemp_K,
-      survey.looked.mainReducingValve,
-    ],
-    schools: [document.schools.simultaneousUse, document.schools.hotWaterTemperature],
-    least: heaterLeast_m3_s(document),
-    content: heatingContent_m3,
-    practice: practice.name,
-  })
   const answer = missing.length > 0 ? undefined : solveWater(document, practice, heatingContent_m3)
   return {
     applies: true,
@@ -96,7 +78,6 @@ export function waterSheet(
     missing,
     findings: answer ? waterFindings(document, practice, answer) : [],
     workings: () => (answer ? waterWorkings(answer) : ([] as readonly Working[])),
-    restsOn,
   }
 }
 
@@ -408,15 +389,6 @@ function mixersOf(pipes: readonly WaterPipeAnswer[]): readonly MixerAnswer[] {
   })
 }
 
-/** Least hot water that fires an instantaneous heater: typed here, or of the way that was chosen. Undefined for a store. */
-export function heaterLeast_m3_s({ water, heat }: JobDocument): number | undefined {
-  const chosen = heat.options.find((option) => option.id === heat.chosen?.optionId)
-  return (
-    water.heaterLeast_m3_s?.value ??
-    (chosen?.kind === 'combination' ? chosen.leastFlow_m3_s?.value : undefined)
-  )
-}
-
 function missingForWater({ water, hotWater, survey }: JobDocument): Missing[] {
   const { segments } = water
   const { unreached } = inOrder(segments)
@@ -536,3 +508,30 @@ function lossOfParts(
   const atOne_Pa = partLoss_Pa(segment, 1) + heaterLoss_Pa(document, segment, 1)
   return atOne_Pa > 0 ? (2 * atOne_Pa * circleArea_m2(bore_m) ** 2) / density_kg_m3 : 0
 }
+
+export const waterSpec = sheetSpec<{ circuit: CircuitAnswer }>()({
+  id: 'water',
+  name: 'Water feed',
+  stage: 'design',
+  place: 'water.segments',
+  inputs: ({ water, prices, hotWater, heat, survey, schools }) => [
+    water,
+    prices,
+    hotWater?.outlets,
+    hotWater?.scenario,
+    hotWater?.wantedGauge_Pa,
+    hotWater?.storeTemp_K,
+    hotWater?.safety.reducingGauge_Pa,
+    heat,
+    survey.coldMainStaticGauge_Pa,
+    survey.mainPoints,
+    survey.incomingTemp_K,
+    survey.incomingColdestTemp_K,
+    survey.looked.mainReducingValve,
+    schools,
+  ],
+  after: ['circuit'],
+  solve: (document, practice, { circuit }) =>
+    waterSheet(document, practice, circuit?.content.total_m3),
+  key: ({ answer }) => `${answer?.pipes.map((pipe) => pipe.size.name).join()}`,
+})

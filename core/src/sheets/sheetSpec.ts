@@ -1,0 +1,74 @@
+import type { Missing, Sheet } from '../answer/sheet'
+import type { JobDocument } from '../job/document'
+import type { JobRecord } from '../job/records'
+import type { Practice } from '../practice/practices'
+
+export type StageId =
+  'survey' | 'design' | 'plan' | 'prove' | 'commission' | 'handover' | 'aftercare'
+
+interface Named<Id extends string> {
+  readonly id: Id
+  readonly name: string
+  readonly stage: StageId
+}
+
+/** What was recorded on a job, as far as sheets judge by it. */
+export interface Recorded {
+  readonly entries: readonly JobRecord[]
+  /** The last test of the gas pipes; `gasTight` when it passed and they lie there unchanged. */
+  readonly lastTest?: { readonly testId: string; readonly passed: boolean }
+  readonly gasTight: boolean
+  readonly steps: readonly RecordedStep[]
+}
+export interface RecordedStep {
+  readonly id: string
+  readonly number: number
+  readonly short: string
+  readonly done: boolean
+  /** Its reading is outside its limit. */
+  readonly outside: boolean
+}
+
+/** What the records still owe a sheet, and by what of them its proof is open again. */
+export interface Owed {
+  readonly missing: readonly Missing[]
+  readonly restsOn: string
+}
+
+/**
+ * One sheet of the design: everything that goes through all sheets folds over the list of these (`solve/sheets.ts`).
+ * `Of` is what it takes from the sheets before it in the list: answers by sheet id.
+ */
+export interface SheetSpec<Id extends string, A, Of = object> extends Named<Id> {
+  /** Where a figure outside its method is shown. */
+  readonly place: string
+  /** The parts of the document it reads. It is solved again, and a proof of it is open again, when one of them is another. */
+  readonly inputs: (document: JobDocument) => readonly unknown[]
+  /** Sheets whose answers it takes: it rests on what they rest on. */
+  readonly after?: readonly (keyof Of & string)[]
+  readonly solve: (document: JobDocument, practice: Practice, of: Partial<Of>) => Sheet<A>
+  /** What of the answer is bought or built, short enough to compare: how far an assumed value may move is searched by it. */
+  readonly key?: (sheet: Extract<Sheet<A>, { applies: true }>) => string
+  readonly owes?: (recorded: Recorded) => Owed
+}
+
+/** A sheet that is made of records: it has a state, and no answer to solve. */
+export interface RecordedSpec<Id extends string> extends Named<Id> {
+  readonly judge: (
+    document: JobDocument,
+    practice: Practice,
+    recorded: Recorded,
+  ) => {
+    readonly sheet: Sheet<unknown>
+    /** By what of the records a proof of it is open again. */
+    readonly restsOn: string
+    /** The sheet of the design whose inputs it rests on too. */
+    readonly after?: string
+  }
+}
+
+/** Gives a sheet its types: the id as it is written, what it answers, what it takes from others. */
+export const sheetSpec =
+  <Of = object>() =>
+  <const Id extends string, A>(spec: SheetSpec<Id, A, Of>): SheetSpec<Id, A, Of> =>
+    spec

@@ -1,0 +1,36 @@
+import type { Finding } from '../answer/finding'
+import type { SheetId } from './sheets'
+import type { OffItem } from './offStrip'
+import { offWords } from './offStrip'
+import type { JudgedSheet } from './judgeSheets'
+
+/** Something between the job and its signature; a finding is worded by whoever shows it. */
+export interface HandoverGap {
+  readonly sheet: SheetId
+  readonly what: string
+  readonly finding?: Finding
+}
+
+export function handoverMissing(
+  sheets: Readonly<Record<SheetId, JudgedSheet>>,
+  off: readonly OffItem[],
+): readonly HandoverGap[] {
+  const all = Object.values(sheets).filter(
+    (sheet) => sheet.id !== 'handover' && sheet.state !== 'does-not-apply',
+  )
+  return [
+    ...all.flatMap((sheet): HandoverGap[] => [
+      ...sheet.missing.map(({ what }) => ({ sheet: sheet.id, what })),
+      ...sheet.findings
+        .filter((finding) => finding.severity !== 'note')
+        .map((finding) => ({ sheet: sheet.id, what: finding.id, finding })),
+      ...(sheet.state === 'ready'
+        ? [{ sheet: sheet.id, what: `${sheet.name} is ready and not yet proven` }]
+        : []),
+    ]),
+    ...off.map((item) => ({
+      sheet: 'steps' as const,
+      what: `${item.body.name} is still ${offWords[item.body.state]}`,
+    })),
+  ]
+}

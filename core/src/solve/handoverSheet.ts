@@ -1,0 +1,2 @@
+/** The last sheet: nothing but its signature makes it done. */
+export const handoverSpec = { id: 'handover', name: 'Handover', stage: 'handover' } as const

@@ -1,0 +1,181 @@
+import type { Missing, Sheet } from '../answer/sheet'
+import { worst, answerOf } from '../answer/sheet'
+import type { JobRecord } from '../job/records'
+import { ofKind } from '../job/records'
+import { fingerprint } from '../job/merge'
+import type { Recorded } from '../sheets/sheetSpec'
+import type { JudgedStep } from './judgeSteps'
+import type { JudgedTest } from './judgeTests'
+import type { Records } from './records'
+import { restedOnFirst } from './restedOn'
+import { restsOn } from './restsOn'
+import type { AnySpec, Answers, SheetId } from './sheets'
+import { isSolved, oldSheetIds, recordedSpecs, sheetIds, sheetNames, solvedSpecs } from './sheets'
+import type { Solution } from './solve'
+import type { Finding } from '../answer/finding'
+
+/** What a sheet's state is made from: what it says, what the records owe it, and what a proof of it is held against. */
+interface Standing {
+  readonly sheet: Sheet<unknown>
+  readonly owed: readonly Missing[]
+  readonly restsOn: string
+  /** The same under the first way of telling. */
+  readonly restedOn: () => string | undefined
+}
+
+/** What was recorded, as sheets judge by it. */
+export function recordedOf(
+  entries: readonly JobRecord[],
+  {
+    tests,
+    gasTight,
+    steps,
+  }: {
+    readonly tests: readonly JudgedTest[]
+    readonly gasTight: boolean
+    readonly steps: readonly JudgedStep[]
+  },
+): Recorded {
+  const last = tests.at(-1)
+  return {
+    entries,
+    gasTight,
+    ...(last
+      ? { lastTest: { testId: last.testId, passed: last.verdict.outcome === 'passed' } }
+      : {}),
+    steps: steps.map(({ step, number, progress }) => ({
+      id: step.id,
+      number,
+      short: step.short,
+      done: progress.state === 'done',
+      outside: progress.state === 'done' && progress.within === false,
+    })),
+  }
+}
+
+/** The state of every sheet: a fold over the list of them. */
+export function judgeSheets(
+  solution: Solution,
+  { entries, frozen }: Records,
+  recorded: Recorded,
+): Readonly<Record<SheetId, JudgedSheet>> {
+  const proofs = ofKind(entries, 'prove-sheet')
+  const judged = (id: SheetId, standing: Standing): JudgedSheet => {
+    const { sheet } = standing
+    const name = sheetNames[id]
+    if (!sheet.applies)
+      return {
+        id,
+        name,
+        state: 'does-not-apply',
+        missing: [],
+        findings: [],
+        restsOn: '',
+        because: sheet.because,
+      }
+    const missing = [...sheet.missing, ...standing.owed]
+    const proof = proofs.findLast(
+      ({ body }) =>
+        (oldSheetIds[body.sheet] ?? body.sheet) === id &&
+        (frozen || body.restsOn === standing.restsOn || body.restsOn === standing.restedOn()),
+    )
+    return {
+      id,
+      name,
+      state: stateOf(sheet, missing, proof !== undefined),
+      missing,
+      findings: sheet.findings,
+      restsOn: standing.restsOn,
+      ...(proof ? { proof: { at: proof.at, by: proof.by } } : {}),
+    }
+  }
+  const states: Partial<Record<SheetId, JudgedSheet>> = {
+    handover: handover(solution, { entries, frozen }),
+  }
+  for (const spec of solvedSpecs)
+    states[spec.id] = judged(spec.id, solvedStanding(spec, solution, recorded))
+  for (const spec of recordedSpecs)
+    states[spec.id] = judged(spec.id, recordedStanding(spec, solution, recorded))
+  return Object.fromEntries(sheetIds.map((id) => [id, states[id]])) as Record<SheetId, JudgedSheet>
+}
+
+const stateOf = (
+  { findings }: Extract<Sheet<unknown>, { applies: true }>,
+  missing: readonly Missing[],
+  isProven: boolean,
+): JudgedSheet['state'] => {
+  if (worst(findings) === 'stop') return 'stop'
+  if (missing.length > 0) return 'incomplete'
+  return isProven ? 'proven' : 'ready'
+}
+
+const answersOf = (solution: Solution): Partial<Answers> =>
+  Object.fromEntries(solvedSpecs.map(({ id }) => [id, answerOf<unknown>(solution[id])]))
+
+function solvedStanding(spec: AnySpec, solution: Solution, recorded: Recorded): Standing {
+  const { document } = solution
+  const owed = spec.owes?.(recorded)
+  const suffix = owed?.restsOn ?? ''
+  return {
+    sheet: solution[spec.id],
+    owed: owed?.missing ?? [],
+    restsOn: `${restsOn(spec.id, document)}${suffix}`,
+    restedOn: () => {
+      const first = restedOnFirst(spec.id, document, answersOf(solution))
+      return first && `${first}${suffix}`
+    },
+  }
+}
+
+function recordedStanding(
+  spec: (typeof recordedSpecs)[number],
+  solution: Solution,
+  recorded: Recorded,
+): Standing {
+  const { document, practice } = solution
+  const { sheet, restsOn: own, after } = spec.judge(document, practice, recorded)
+  const before = after as SheetId | undefined
+  const design = before && isSolved(before) ? before : undefined
+  return {
+    sheet,
+    owed: [],
+    restsOn: design ? `${restsOn(design, document)}${own}` : own,
+    restedOn: () =>
+      design &&
+      (solution[design].applies
+        ? `${restedOnFirst(design, document, answersOf(solution))}${own}`
+        : `${spec.id}${own}`),
+  }
+}
+
+/** A frozen design is the signed one, whatever the version of the document it was signed in. */
+function handover(
+  { document }: Solution,
+  { entries, frozen }: Pick<Records, 'entries' | 'frozen'>,
+): JudgedSheet {
+  const signature = ofKind(entries, 'signature').findLast(({ body }) =>
+    frozen ? body.revision === frozen : body.restsOn === fingerprint(document),
+  )
+  return {
+    id: 'handover',
+    name: sheetNames.handover,
+    state: signature ? 'proven' : 'incomplete',
+    missing: [],
+    findings: [],
+    restsOn: '',
+    ...(signature ? { proof: { at: signature.at, by: signature.by } } : {}),
+  }
+}
+
+export type SheetState = 'proven' | 'ready' | 'stop' | 'incomplete' | 'does-not-apply'
+
+export interface JudgedSheet {
+  readonly id: SheetId
+  readonly name: string
+  readonly state: SheetState
+  readonly missing: readonly Missing[]
+  readonly findings: readonly Finding[]
+  readonly proof?: { readonly at: string; readonly by: string }
+  readonly restsOn: string
+  readonly because?: string
+}

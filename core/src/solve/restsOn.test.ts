@@ -1,0 +1,118 @@
+import { applyEdits } from '../job/edits'
+import { JobDocument } from '../job/document'
+import type { JobRecord } from '../job/records'
+import stored from '../job/upgrades/fixtures/version4.json'
+import { juniperRidge, kestrelWeir, saltbushFerry } from '../../../demo/src/documents'
+import { judge } from './judge'
+import { restsOn } from './restsOn'
+import { inputsOf } from './restsOn'
+import type { SolvedSheetId } from './sheets'
+import { solvedSpecs } from './sheets'
+import type { Solution } from './solve'
+import { solve } from './solve'
+
+const kestrel = JobDocument.parse(stored)
+
+/** Proofs of the stored job as they were given before sheets said their inputs themselves. */
+const givenFirst = {
+  site: '6fb04f88fe2ea3a2',
+  readings: '1d3f29d311db4896',
+  plates: '3bfb46f1cc6bb58a',
+  place: '952440a43e23c16d',
+  heat: '71b46c5e4e0d7f7b',
+  circuit: 'dcff1f3990131c4b',
+  vessel: 'e18fc7559fa4cf56',
+  safety: 'b287bc2ffcf6cfeb',
+  relief: 'f67d634da36fe07d',
+  gas: 'eddb478f7e6cca59',
+  water: 'b0f448547f75869a',
+} as const
+
+const proof = (sheet: string, restsOn: string): JobRecord => ({
+  id: `proof-${sheet}`,
+  at: '2026-05-12T10:00:00Z',
+  by: 'A. Fitter',
+  body: { kind: 'prove-sheet', sheet, restsOn },
+})
+const proofOf = (document: JobDocument, sheet: SolvedSheetId, restsOn: string) =>
+  judge(solve(document), { entries: [proof(sheet, restsOn)], samples: {} }).sheets[sheet].proof
+
+describe('a proof', () => {
+  test.each(Object.entries(givenFirst) as [SolvedSheetId, string][])(
+    'of %s that was given under the first way still holds',
+    (sheet, print) => {
+      expect(proofOf(kestrel, sheet, print)).toBeDefined()
+      expect(proofOf(kestrel, sheet, `${print.slice(1)}0`)).toBeUndefined()
+    },
+  )
+  test('is open again when what its sheet reads is changed, and stays when it is not', () => {
+    const given = restsOn('vessel', kestrel)
+    const higher = applyEdits(kestrel, [
+      { path: ['survey', 'topEmitterHeight_m', 'value'], value: 7.5 },
+    ])
+    const further = applyEdits(kestrel, [{ path: ['gas', 'segments', 0, 'elbows'], value: 9 }])
+    expect(proofOf(higher, 'vessel', given)).toBeUndefined()
+    expect(proofOf(further, 'vessel', given)).toBeDefined()
+  })
+  test('stays when a photograph is added: it proves an input and is none', () => {
+    const given = restsOn('vessel', kestrel)
+    const photographed = applyEdits(kestrel, [
+      {
+        path: ['appliances', 0, 'photos'],
+        value: [{ hash: 'a'.repeat(64), type: 'image/jpeg', name: 'plate.jpg', bytes: 1000 }],
+      },
+    ])
+    expect(restsOn('vessel', photographed)).toBe(given)
+  })
+})
+
+/** Every leaf of a document with another value its schema takes. */
+function* changes(
+  value: unknown,
+  path: (string | number)[] = [],
+): Generator<{ path: (string | number)[]; value: unknown }> {
+  const key = path.at(-1)
+  if (key === 'version' || key === 'id' || key === 'practice') return
+  if (typeof value === 'number')
+    yield { path, value: Number.isInteger(value) ? value + 1 : value * 1.31 }
+  else if (typeof value === 'boolean') yield { path, value: !value }
+  else if (typeof value === 'object' && value !== null) {
+    if (path.length > 0) yield { path, value: null }
+    // Of rows that are alike two are enough.
+    for (const [name, one] of Object.entries(value).slice(0, Array.isArray(value) ? 2 : 200))
+      yield* changes(one, [...path, Array.isArray(value) ? Number(name) : name])
+  } else if (value === 'yes' || value === 'no')
+    yield { path, value: value === 'yes' ? 'no' : 'yes' }
+}
+
+/** What a sheet says. */
+const said = (solution: Solution, id: SolvedSheetId): string => {
+  const sheet = solution[id]
+  return sheet.applies
+    ? JSON.stringify([sheet.missing, sheet.findings, sheet.answer])
+    : sheet.because
+}
+
+test.each([
+  ['Kestrel Weir', kestrelWeir()],
+  ['Juniper Ridge', juniperRidge()],
+  ['Saltbush Ferry', saltbushFerry()],
+] as const)(
+  'a sheet of %s says another thing only when one of its inputs is another',
+  (_name, job) => {
+    const before = solve(job)
+    const unseen = new Set<string>()
+    for (const edit of changes(job)) {
+      const changed = applyEdits(job, [edit])
+      if (!JobDocument.safeParse(changed).success) continue
+      const after = solve(changed)
+      for (const { id } of solvedSpecs) {
+        const [was, is] = [inputsOf(id, job), inputsOf(id, changed)]
+        const isInput = was.length !== is.length || was.some((one, i) => one !== is[i])
+        if (!isInput && said(after, id) !== said(before, id))
+          unseen.add(`${id} reads ${edit.path.join('.')}`)
+      }
+    }
+    expect([...unseen]).toEqual([])
+  },
+)

@@ -1,0 +1,128 @@
+import type { Sheet } from '../answer/sheet'
+import { tightnessSpec } from '../bench/gas-tightness/sheet'
+import type { JobDocument } from '../job/document'
+import type { Practice } from '../practice/practices'
+import { stepsSpec } from '../sequences/sheet'
+import { circuitSpec } from '../sheets/circuit/sheet'
+import { gasSpec } from '../sheets/gas/sheet'
+import { guarded } from '../sheets/guarded'
+import { heatSpec } from '../sheets/heat/sheet'
+import { inspectionSpec } from '../sheets/inspection/sheet'
+import { placeSpec } from '../sheets/place/sheet'
+import { platesSpec } from '../sheets/plates/sheet'
+import { readingsSpec } from '../sheets/readings/sheet'
+import { reliefSpec } from '../sheets/relief/sheet'
+import { safetySpec } from '../sheets/safety/sheet'
+import type { RecordedSpec, SheetSpec, StageId } from '../sheets/sheetSpec'
+import { siteSpec } from '../sheets/site/sheet'
+import { vesselSpec } from '../sheets/vessel/sheet'
+import { waterSpec } from '../sheets/water/sheet'
+import { handoverSpec } from './handoverSheet'
+
+/**
+ * The sheets in working order: the one list that solve, judge, the tabs, the board and the papers fold over. A sheet stands after those
+ * whose answers it takes. Codes (S1, D2) are counted from where they stand, so that a new one can stand between.
+ */
+export const sheetList = [
+  siteSpec,
+  readingsSpec,
+  platesSpec,
+  placeSpec,
+  inspectionSpec,
+  heatSpec,
+  circuitSpec,
+  vesselSpec,
+  safetySpec,
+  reliefSpec,
+  gasSpec,
+  waterSpec,
+  tightnessSpec,
+  stepsSpec,
+  handoverSpec,
+] as const
+
+type Listed = (typeof sheetList)[number]
+export type SheetId = Listed['id']
+type Solved = Extract<Listed, { readonly inputs: unknown }>
+export type SolvedSheetId = Solved['id']
+
+/** The answer of every sheet of the design, by its id. */
+export type Answers = {
+  readonly [S in Solved as S['id']]: ReturnType<S['solve']> extends Sheet<infer A> ? A : never
+}
+export type Sheets = { readonly [Id in SolvedSheetId]: Sheet<Answers[Id]> }
+
+/** A sheet of the design as the folds see it: what it takes of others is checked where it is declared. */
+export type AnySpec = SheetSpec<SolvedSheetId, unknown, Partial<Answers>>
+type AnyRecorded = RecordedSpec<SheetId>
+
+export const sheetIds = sheetList.map((spec) => spec.id) as unknown as readonly [
+  SheetId,
+  ...SheetId[],
+]
+// The list is wider than the sum of its members' types: each solves with its own part of the answers.
+export const solvedSpecs = sheetList.filter(
+  (spec) => 'inputs' in spec,
+) as unknown as readonly AnySpec[]
+export const recordedSpecs = sheetList.filter(
+  (spec) => 'judge' in spec,
+) as unknown as readonly AnyRecorded[]
+
+const specs = new Map<SheetId, AnySpec | AnyRecorded | typeof handoverSpec>(
+  sheetList.map((spec) => [spec.id, spec as unknown as AnySpec]),
+)
+export const specOf = (id: SheetId): AnySpec | AnyRecorded | typeof handoverSpec => {
+  const spec = specs.get(id)
+  if (!spec) throw new RangeError(`no sheet ${id}`)
+  return spec
+}
+export const isSolved = (id: SheetId): id is SolvedSheetId => 'inputs' in specOf(id)
+
+export const sheetNames = Object.fromEntries(
+  sheetList.map(({ id, name }) => [id, name]),
+) as Readonly<Record<SheetId, string>>
+
+/** Stages in their order; those of later subjects have no sheets yet. */
+const stages: readonly StageId[] = [
+  'survey',
+  'design',
+  'plan',
+  'prove',
+  'commission',
+  'handover',
+  'aftercare',
+]
+export const stageSheets = Object.fromEntries(
+  stages.map((stage) => [
+    stage,
+    sheetList.filter((spec) => spec.stage === stage).map((spec) => spec.id),
+  ]),
+) as unknown as Readonly<Record<StageId, readonly SheetId[]>>
+
+export const stageOfSheet = (sheet: SheetId): StageId => specOf(sheet).stage
+
+/** A sheet's code: its stage's letter and its place in it. */
+export const sheetCode = (sheet: SheetId): string => {
+  const stage = stageOfSheet(sheet)
+  return `${stage.charAt(0).toUpperCase()}${stageSheets[stage].indexOf(sheet) + 1}`
+}
+
+/** Solves one sheet, a figure outside its method being its own stop. */
+export const solveSheet = (
+  spec: AnySpec,
+  document: JobDocument,
+  practice: Practice,
+  answers: Partial<Answers>,
+): Sheet<unknown> => guarded(spec.place, () => spec.solve(document, practice, answers))
+
+/** Sheets as records of the first version named them. */
+export const oldSheetIds: Readonly<Record<string, SheetId>> = {
+  S1: 'site',
+  S2: 'readings',
+  S3: 'plates',
+  D1: 'vessel',
+  D2: 'gas',
+  P1: 'tightness',
+  C1: 'steps',
+  H1: 'handover',
+}
