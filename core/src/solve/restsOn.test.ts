@@ -9,7 +9,7 @@ import { inputsOf } from './restsOn'
 import type { SolvedSheetId } from './sheets'
 import { solvedSpecs } from './sheets'
 import type { Solution } from './solve'
-import { solve } from './solve'
+import { solve, solver } from './solve'
 
 const kestrel = JobDocument.parse(stored)
 
@@ -116,3 +116,26 @@ test.each([
     expect([...unseen]).toEqual([])
   },
 )
+
+test('with its memory a job is solved as it is without, whatever was typed before', () => {
+  const job = kestrelWeir()
+  const remembers = solver()
+  const edits = [...changes(job)].filter((_, i) => i % 23 === 0)
+  for (const edit of edits.flatMap((one) => [one, undefined])) {
+    const document = edit ? applyEdits(job, [edit]) : job
+    if (!JobDocument.safeParse(document).success) continue
+    const [plain, kept] = [solve(document), remembers(document)]
+    for (const { id } of solvedSpecs) expect(said(kept, id)).toBe(said(plain, id))
+  }
+})
+
+test('with its memory only what reads the change is solved again', () => {
+  const job = kestrelWeir()
+  const remembers = solver()
+  const before = remembers(job)
+  const after = remembers(
+    applyEdits(job, [{ path: ['gas', 'segments', 0, 'length_m', 'value'], value: 7 }]),
+  )
+  const again = solvedSpecs.map(({ id }) => id).filter((id) => after[id] !== before[id])
+  expect(again).toEqual(['gas', 'tightness'])
+})

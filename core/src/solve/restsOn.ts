@@ -27,13 +27,16 @@ const withoutProofs = (value: unknown): unknown => {
   )
 }
 
-const known = new WeakMap<JobDocument, Map<SolvedSheetId, string>>()
+const prints = new WeakMap<object, string>()
 
-/** Fingerprint of all that a sheet of the design rests on: a proof given for another one is open again. */
-export function restsOn(id: SolvedSheetId, document: JobDocument): string {
-  const mine = known.get(document) ?? new Map<SolvedSheetId, string>()
-  known.set(document, mine)
-  const print = mine.get(id) ?? `2:${fingerprint(withoutProofs(inputsOf(id, document)))}`
-  mine.set(id, print)
+/** Fingerprint of one part of a document; a part that is the very same is not read again. */
+function printOf(part: unknown): unknown {
+  if (typeof part !== 'object' || part === null) return part ?? null
+  const print = prints.get(part) ?? fingerprint(withoutProofs(part))
+  prints.set(part, print)
   return print
 }
+
+/** Fingerprint of all that a sheet of the design rests on: a proof given for another one is open again. */
+export const restsOn = (id: SolvedSheetId, document: JobDocument): string =>
+  `2:${fingerprint(inputsOf(id, document).map(printOf))}`

@@ -8,7 +8,8 @@ import type { Step } from '../sequences/sequence'
 import { commissioningSequence } from '../sequences/sequence'
 import type { GasAnswer } from '../sheets/gas/answer'
 import type { VesselAnswer } from '../sheets/vessel/answer'
-import type { Answers, Sheets } from './sheets'
+import { inputsOf } from './restsOn'
+import type { AnySpec, Answers, Sheets } from './sheets'
 import { answerOf } from '../answer/sheet'
 import { solvedSpecs, solveSheet } from './sheets'
 
@@ -20,13 +21,48 @@ export interface Solution extends Sheets {
   readonly findings: readonly Finding[]
 }
 
+type SolveSheet = (
+  spec: AnySpec,
+  document: JobDocument,
+  practice: Practice,
+  answers: Partial<Answers>,
+) => Sheet<unknown>
+
 /** Solves a whole job: folds over the list of sheets and holds no formula. */
-export function solve(document: JobDocument): Solution {
+export const solve = (document: JobDocument): Solution => solveBy(document, solveSheet)
+
+/** Answers of a sheet that are kept: the design as it is, as it was, and what is tried beside it. */
+const kept = 4
+
+/**
+ * Solves as {@link solve} does, and solves a sheet again only when one of its inputs is another than before, by identity: a document
+ * written at a path keeps the rest the very same. For one job that is being typed in; the memory lives as long as what this gives.
+ */
+export function solver(): (document: JobDocument) => Solution {
+  const memory = new Map<
+    string,
+    { readonly inputs: readonly unknown[]; readonly sheet: Sheet<unknown> }[]
+  >()
+  return (document) =>
+    solveBy(document, (spec, ...rest) => {
+      const inputs = inputsOf(spec.id, document)
+      const mine = memory.get(spec.id) ?? []
+      const found = mine.find((one) => areSame(one.inputs, inputs))
+      const entry = found ?? { inputs, sheet: solveSheet(spec, ...rest) }
+      memory.set(spec.id, [entry, ...mine.filter((one) => one !== entry)].slice(0, kept))
+      return entry.sheet
+    })
+}
+
+const areSame = (a: readonly unknown[], b: readonly unknown[]): boolean =>
+  a.length === b.length && a.every((one, i) => one === b[i])
+
+function solveBy(document: JobDocument, solveOne: SolveSheet): Solution {
   const practice = practices[document.practice]
   const sheets: Record<string, Sheet<unknown>> = {}
   const answers: Record<string, unknown> = {}
   for (const spec of solvedSpecs) {
-    const sheet = solveSheet(spec, document, practice, answers as Partial<Answers>)
+    const sheet = solveOne(spec, document, practice, answers as Partial<Answers>)
     sheets[spec.id] = sheet
     answers[spec.id] = answerOf(sheet)
   }

@@ -10,7 +10,7 @@ import type {
   Solution,
   UnitSet,
 } from '@hestian/core'
-import { applyEdits, judge, showIn, solve } from '@hestian/core'
+import { applyEdits, judge, showIn, solver } from '@hestian/core'
 import { useQueryClient } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
 import { createContext, useCallback, useContext, useDeferredValue, useMemo, useState } from 'react'
@@ -104,15 +104,16 @@ export function JobProvider({
     draft.document.gas.segments.length + draft.document.water.segments.length > manyPipes
       ? late
       : draft.document
+  const [remembers] = useState(solver)
   const solution = useMemo((): Solution => {
-    const solution = solve(solved)
+    const solution = remembers(solved)
     return own
       ? {
           ...solution,
           practice: { ...solution.practice, units: withOwn(solution.practice.units, own) },
         }
       : solution
-  }, [solved, own])
+  }, [remembers, solved, own])
   const judgement = useMemo(
     () => judge(solution, { entries: state.records, samples: state.samples, frozen: state.frozen }),
     [solution, state.records, state.samples, state.frozen],
