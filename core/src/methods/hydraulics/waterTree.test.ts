@@ -166,3 +166,49 @@ test('the three prints of Hazen and Williams agree within 0.6 %', () =>
       },
     ),
   ))
+
+test.each(['bore_m', 'length_m', 'roughness_m', 'lossCoefficient'] as const)(
+  'a pipe whose %s is no figure is refused by its name',
+  (name) => {
+    const pipe = {
+      id: 'a',
+      from: sourceNode,
+      length_m: 2,
+      bore_m: 0.02,
+      roughness_m: 1.5e-6,
+      lossCoefficient: 1,
+      rise_m: 0,
+      draw_m3_s: 1e-4,
+    }
+    const water = { density_kg_m3: 1000, viscosity_Pas: 1.3e-3 }
+    for (const wrong of [-1, NaN, Infinity])
+      expect(() => solveWaterTree([{ ...pipe, [name]: wrong }], () => 3e5, water)).toThrow(name)
+  },
+)
+
+test('the same tree in another order of its rows, and grown by a pipe, is laid out anew', () => {
+  const pipe = (id: string, from: string, draw_m3_s: number) => ({
+    id,
+    from,
+    length_m: 2,
+    bore_m: 0.02,
+    roughness_m: 1.5e-6,
+    lossCoefficient: 1,
+    rise_m: 0,
+    draw_m3_s,
+  })
+  const water = { density_kg_m3: 1000, viscosity_Pas: 1.3e-3 }
+  const flows = (pipes: ReturnType<typeof pipe>[]) =>
+    Object.fromEntries(
+      solveWaterTree(pipes, () => 3e5, water).map((one) => [one.id, one.flow_m3_s]),
+    )
+  const rows = [pipe('a', sourceNode, 0), pipe('b', 'a', 1e-4), pipe('c', 'b', 2e-4)]
+  const first = flows(rows)
+  expect(first).toEqual({ a: expect.closeTo(3e-4, 12), b: expect.closeTo(3e-4, 12), c: 2e-4 })
+  expect(flows([...rows].reverse())).toEqual(first)
+  expect(flows([...rows, pipe('d', 'a', 1e-4)]).a).toBeCloseTo(4e-4, 12)
+  expect(
+    flows([pipe('a', sourceNode, 0), pipe('b', sourceNode, 1e-4), pipe('c', 'b', 2e-4)]).a,
+  ).toBe(0)
+  expect(flows(rows)).toEqual(first)
+})

@@ -91,6 +91,14 @@ export interface WaterNetwork {
   readonly dropAt_Pa: (place: number, flow_m3_s: number) => number
 }
 
+/** The figures are looked at one by one first: naming them for a sentence costs more than solving the pipe. */
+function expectPipe({ bore_m, length_m, roughness_m, lossCoefficient }: WaterPipe): void {
+  const isFinite = Number.isFinite(bore_m + length_m + roughness_m + lossCoefficient)
+  if (isFinite && bore_m > 0 && length_m >= 0 && roughness_m >= 0 && lossCoefficient >= 0) return
+  expectAbove0({ bore_m })
+  expectNotNegative({ length_m, roughness_m, lossCoefficient })
+}
+
 /**
  * Lays a tree out for solving again and again. Bores above 0; lengths, draws and losses 0 or more, else RangeError.
  * Sources: sources.continuity, sources.colebrook, sources.hazenWilliams, sources.networkEngine.
@@ -102,35 +110,27 @@ export function waterNetwork(
   formula: WaterFormula = 'colebrook',
 ): WaterNetwork {
   const { ordered, parent, roots } = treeShape(pipes)
-  for (const { bore_m, length_m, roughness_m, lossCoefficient } of ordered) {
-    expectAbove0({ bore_m })
-    expectNotNegative({ length_m, roughness_m, lossCoefficient })
-  }
-  expectAbove0({ density_kg_m3: fluid.density_kg_m3, viscosity_Pas: fluid.viscosity_Pas })
+  const { density_kg_m3, viscosity_Pas } = fluid
+  expectAbove0({ density_kg_m3, viscosity_Pas })
   const count = ordered.length
-  const [flow, velocity, drop, gauge] = [
-    new Float64Array(count),
-    new Float64Array(count),
-    new Float64Array(count),
-    new Float64Array(count),
-  ]
-  const rise_Pa = Float64Array.from(
-    ordered,
-    (pipe) => fluid.density_kg_m3 * gravity_m_s2 * pipe.rise_m,
-  )
-  const area_m2 = Float64Array.from(ordered, (pipe) => circleArea_m2(pipe.bore_m))
-  const reynoldsPerFlow = Float64Array.from(
-    ordered,
-    (pipe, i) =>
-      (fluid.density_kg_m3 * pipe.bore_m) / (fluid.viscosity_Pas * (area_m2[i] as number)),
-  )
-  const dynamicPerSquare = Float64Array.from(
-    area_m2,
-    (area) => fluid.density_kg_m3 / (2 * area * area),
-  )
-  const slenderness = Float64Array.from(ordered, (pipe) => pipe.length_m / pipe.bore_m)
-  const roughness = Float64Array.from(ordered, (pipe) => pipe.roughness_m / pipe.bore_m)
-  const loss = Float64Array.from(ordered, (pipe) => pipe.lossCoefficient)
+  const array = () => new Float64Array(count)
+  const [flow, velocity, drop, gauge] = [array(), array(), array(), array()]
+  const [area_m2, rise_Pa, loss] = [array(), array(), array()]
+  const [reynoldsPerFlow, dynamicPerSquare] = [array(), array()]
+  const [slenderness, roughness] = [array(), array()]
+  for (let i = 0; i < count; i++) {
+    const pipe = ordered[i] as WaterPipe
+    expectPipe(pipe)
+    const { bore_m } = pipe
+    const area = circleArea_m2(bore_m)
+    area_m2[i] = area
+    rise_Pa[i] = density_kg_m3 * gravity_m_s2 * pipe.rise_m
+    loss[i] = pipe.lossCoefficient
+    reynoldsPerFlow[i] = (density_kg_m3 * bore_m) / (viscosity_Pas * area)
+    dynamicPerSquare[i] = density_kg_m3 / (2 * area * area)
+    slenderness[i] = pipe.length_m / bore_m
+    roughness[i] = pipe.roughness_m / bore_m
+  }
   /** 1/√f of each pipe as it was last: with other draws it is near, and the next is found sooner. */
   const rootBefore = new Float64Array(count)
   /** The figures of {@link waterDrop_Pa}. */
