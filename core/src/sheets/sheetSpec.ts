@@ -1,7 +1,9 @@
+import type { AnswerSentence } from '../answer/sentence'
 import type { Missing, Sheet } from '../answer/sheet'
 import type { JobDocument } from '../job/document'
 import type { JobRecord } from '../job/records'
 import type { Practice } from '../practice/practices'
+import type { Show } from '../units/format'
 
 export type StageId =
   'survey' | 'design' | 'plan' | 'prove' | 'commission' | 'handover' | 'aftercare'
@@ -35,6 +37,17 @@ export interface Owed {
   readonly restsOn: string
 }
 
+/** What a sentence is made with, beside the answer. */
+export interface Telling {
+  readonly missing: readonly Missing[]
+  readonly practice: Practice
+  readonly show: Show
+  /** What is to fix, where nothing stops. */
+  readonly fixes: number
+  /** What stops or is to fix. */
+  readonly wrong: number
+}
+
 /**
  * One sheet of the design: everything that goes through all sheets folds over the list of these (`solve/sheets.ts`).
  * `Of` is what it takes from the sheets before it in the list: answers by sheet id.
@@ -50,6 +63,10 @@ export interface SheetSpec<Id extends string, A, Of = object> extends Named<Id> 
   /** What of the answer is bought or built, short enough to compare: how far an assumed value may move is searched by it. */
   readonly key?: (sheet: Extract<Sheet<A>, { applies: true }>) => string
   readonly owes?: (recorded: Recorded) => Owed
+  /** The head of its page. */
+  readonly says?: (answer: A | undefined, telling: Telling) => AnswerSentence
+  /** What is to fix is said in its head and leaves the verdict as it is. */
+  readonly isMild?: boolean
 }
 
 /** A sheet that is made of records: it has a state, and no answer to solve. */

@@ -76,6 +76,7 @@ export const specOf = (id: SheetId): AnySpec | AnyRecorded | typeof handoverSpec
   if (!spec) throw new RangeError(`no sheet ${id}`)
   return spec
 }
+export const solvedSpec = (id: SolvedSheetId): AnySpec => specOf(id) as AnySpec
 export const isSolved = (id: SheetId): id is SolvedSheetId => 'inputs' in specOf(id)
 
 export const sheetNames = Object.fromEntries(

@@ -1,3 +1,4 @@
+import { SheetHead } from '../ui/SheetHead'
 import type { CircuitAnswer } from '@hestian/core'
 import { drawingSvg, pumpCurveDrawing } from '@hestian/core'
 import { useMemo } from 'react'
@@ -8,14 +9,11 @@ import { capital } from '../design/numbers'
 import { LeansOn } from '../design/LeansOn'
 import { useJob } from '../job/JobContext'
 import { ProveSheet } from '../shell/ProveSheet'
-import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
+import { Answer, Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { DrawingView } from '../ui/DrawingView'
-import { rowId } from '../ui/QuantityRow'
 import { saveFile } from '../ui/saveFile'
 import { SheetPage } from '../ui/SheetPage'
-import { VerdictChip } from '../ui/VerdictChip'
-import { Worked } from '../ui/Worked'
 import { WorkingsFold } from '../ui/WorkingsFold'
 import { CircuitInputs } from './CircuitInputs'
 import { Emitters } from './Emitters'
@@ -44,7 +42,7 @@ export function CircuitPage() {
   const { answer } = sheet
   return (
     <SheetPage sheet="circuit">
-      <Head answer={answer} />
+      <SheetHead sheet="circuit" />
       <Columns>
         {answer && <Pump answer={answer} />}
         <CircuitInputs />
@@ -58,80 +56,6 @@ export function CircuitPage() {
       <ProveSheet sheet="circuit" />
       <WorkingsFold workings={sheet.workings} />
     </SheetPage>
-  )
-}
-
-function Head({ answer }: { readonly answer: CircuitAnswer | undefined }) {
-  const { judgement, show } = useJob()
-  const { findings, missing } = judgement.sheets.circuit
-  const stop = findings.find((finding) => finding.severity === 'stop')
-  const fixes = findings.filter((finding) => finding.severity === 'fix')
-  const first = stop ?? fixes[0]
-  return (
-    <>
-      <Answer>
-        {!answer ? (
-          <>
-            The circuit waits for{' '}
-            <b>{missing.length === 1 ? 'one answer' : `${missing.length} answers`}.</b>
-          </>
-        ) : (
-          <>
-            <b>
-              <Worked
-                of={answer.index.zone.alone ? `Flow of ${answer.index.zone.name}` : 'together_m3_s'}
-              >
-                {show(answer.flow_m3_s, 'water-flow')}
-              </Worked>
-            </b>{' '}
-            against{' '}
-            <b>
-              <Worked of="duty_Pa">{show(answer.index.loss_Pa, 'water-pressure')}</Worked>
-            </b>
-            :{' '}
-            {answer.pump ? (
-              <>
-                {answer.pumpChosen ? 'a ' : ''}
-                <b>{answer.pump.id === 'own' ? 'this pump' : answer.pump.label}</b>
-                {answer.pumpChosen ? ' pump' : ''} does.
-              </>
-            ) : (
-              <b>no pump of the list does.</b>
-            )}
-          </>
-        )}
-      </Answer>
-      <VerdictLine>
-        <VerdictChip
-          verdict={stop ? 'stop' : !answer ? 'not-yet' : fixes.length > 0 ? 'fix' : 'pass'}
-          word={stop ? 'Stop' : !answer ? 'Not yet' : fixes.length > 0 ? 'Look again' : 'Pass'}
-          {...(first ? { href: `#${rowId(first.place)}` } : {})}
-        />
-        <span>
-          {answer ? (
-            <>
-              The index circuit is <b>{answer.index.zone.name}</b>
-              {answer.index.zone.alone ? ', fed alone' : ''}. The circuit holds{' '}
-              <b>
-                <Worked of="system_m3">{show(answer.content.total_m3, 'volume')}</Worked>
-              </b>
-              {answer.content.between_m3[1] > answer.content.between_m3[0] * 1.02 ? (
-                <>
-                  , between {show.figure(answer.content.between_m3[0], 'volume')} and{' '}
-                  {show(answer.content.between_m3[1], 'volume')}
-                </>
-              ) : null}
-              .
-            </>
-          ) : (
-            missing
-              .slice(0, 4)
-              .map((gap) => gap.what)
-              .join('; ')
-          )}
-        </span>
-      </VerdictLine>
-    </>
   )
 }
 

@@ -1,3 +1,4 @@
+import { SheetHead } from '../ui/SheetHead'
 import type { GasAnswer, Show, TableRow } from '@hestian/core'
 import {
   drawingSvg,
@@ -8,19 +9,16 @@ import {
   segmentsFromRows,
 } from '@hestian/core'
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react'
-import { Link } from 'react-router'
 import { GasMethods } from './GasMethods'
 import { GasOn } from './GasOn'
 import { LeansOn } from './LeansOn'
 import { useJob } from '../job/JobContext'
 import { ProveSheet } from '../shell/ProveSheet'
-import { Answer, Prose, VerdictLine } from '../ui/Answer'
+import { Answer, Prose } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { DrawingView } from '../ui/DrawingView'
-import { rowId } from '../ui/QuantityRow'
 import { saveFile } from '../ui/saveFile'
 import { SheetPage } from '../ui/SheetPage'
-import { VerdictChip } from '../ui/VerdictChip'
 import { WorkingsFold } from '../ui/WorkingsFold'
 import { newId } from '../api/client'
 import { Hint, Quad } from '../network/Quad'
@@ -35,7 +33,7 @@ import { SegmentEditor } from './SegmentEditor'
 import { IfThisSize } from './IfThisSize'
 
 export function GasPage() {
-  const { solution, draft, judgement, show, edit } = useJob()
+  const { solution, draft, show, edit } = useJob()
   const pipes = usePipes('gas')
   const [selected, setSelected] = useState<string>()
   const [off, setOff] = useState<ReadonlySet<string>>(new Set())
@@ -124,25 +122,7 @@ export function GasPage() {
         ))
       }
     >
-      {sheet.answer ? (
-        <Head answer={sheet.answer} />
-      ) : (
-        <>
-          <Answer>
-            The pipe waits for{' '}
-            <b>
-              {judgement.sheets.gas.missing.length === 1
-                ? 'one answer'
-                : `${judgement.sheets.gas.missing.length} answers`}
-              .
-            </b>
-          </Answer>
-          <VerdictLine>
-            <VerdictChip verdict="not-yet" word="Not yet" />
-            <span>{sheet.missing.map((gap) => gap.what).join('; ')}</span>
-          </VerdictLine>
-        </>
-      )}
+      <SheetHead sheet="gas" />
       {shown && burners.length > 1 && (
         <GasOn
           answer={shown}
@@ -184,53 +164,6 @@ export function GasPage() {
     </SheetPage>
   )
 }
-
-function Head({ answer }: { readonly answer: GasAnswer }) {
-  const { show, judgement, state } = useJob()
-  const { index, indexAllowed_Pa, pipes, total_m3_s } = answer
-  const findings = judgement.sheets.gas.findings
-  const stop = findings.find((finding) => finding.severity === 'stop')
-  const fixes = findings.filter((finding) => finding.severity === 'fix').length
-  const spare = Math.min(
-    ...pipes
-      .filter((pipe) => pipe.appliance && pipe.id !== index.id)
-      .map((pipe) => (pipe.allowed_Pa ?? answer.allowance_Pa) - pipe.dropTo_Pa),
-  )
-  return (
-    <>
-      <Answer>
-        <b>{index.pipe.size.name}</b> to the {lower(index.appliance?.name ?? 'last appliance')};{' '}
-        <b>{show(index.dropTo_Pa, 'gas-pressure')}</b> of the{' '}
-        <b>{show(indexAllowed_Pa, 'gas-pressure')}</b> allowed.
-      </Answer>
-      <VerdictLine>
-        <VerdictChip
-          verdict={stop ? 'stop' : 'pass'}
-          word={stop ? 'Stop' : 'Pass'}
-          {...(stop ? { href: `#${rowId(stop.place)}` } : {})}
-        />
-        <span>
-          Everything at full rate draws <b>{show(total_m3_s, 'gas-flow')}</b>, starting from{' '}
-          {answer.meterAssumed ? 'an assumed ' : ''}
-          <b>{show(answer.supply.meterGauge_Pa, 'gas-pressure')}</b>{' '}
-          <Link to={`/jobs/${state.id}/readings`}>at the meter</Link>.
-          {Number.isFinite(spare) && (
-            <>
-              {' '}
-              The others have <b>{show(spare, 'gas-pressure')}</b> or more to spare.
-            </>
-          )}{' '}
-          {fixes > 0 && !stop && (
-            <>{fixes === 1 ? 'One thing is' : `${fixes} things are`} to fix before handover.</>
-          )}
-        </span>
-      </VerdictLine>
-    </>
-  )
-}
-
-const lower = (text: string) =>
-  /^[A-Z][a-z]/.test(text) ? text.charAt(0).toLowerCase() + text.slice(1) : text
 
 interface PickProps {
   readonly selected: string | undefined

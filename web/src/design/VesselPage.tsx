@@ -1,3 +1,4 @@
+import { SheetHead } from '../ui/SheetHead'
 import type { VesselAnswer } from '@hestian/core'
 import { ladderOf, siteFields, waterFields } from '@hestian/core'
 import { useMemo } from 'react'
@@ -6,12 +7,10 @@ import styled from 'styled-components'
 import { LeansOn } from './LeansOn'
 import { useJob } from '../job/JobContext'
 import { ProveSheet } from '../shell/ProveSheet'
-import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
+import { Answer, Prose, SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'
 import { Ledger, QuantityRow, rowId } from '../ui/QuantityRow'
 import { NotesHere, SheetPage } from '../ui/SheetPage'
-import { VerdictChip } from '../ui/VerdictChip'
-import { Worked } from '../ui/Worked'
 import { WorkingsFold } from '../ui/WorkingsFold'
 import { SurveyRow } from '../survey/SurveyRow'
 import { ChargeFirst } from './ChargeFirst'
@@ -41,7 +40,7 @@ export function VesselPage() {
   const { answer } = sheet
   return (
     <SheetPage sheet="vessel">
-      {answer ? <Head answer={answer} /> : <NotYet />}
+      <SheetHead sheet="vessel" />
       <Columns>
         {answer && (
           <div>
@@ -62,124 +61,6 @@ export function VesselPage() {
       <ProveSheet sheet="vessel" />
       <WorkingsFold workings={sheet.workings} />
     </SheetPage>
-  )
-}
-
-function Head({ answer }: { readonly answer: VesselAnswer }) {
-  const { solution, show, judgement } = useJob()
-  const { words } = solution.practice
-  const { need, fitted_m3, fillGauge_Pa, forecast, goodFor_m3, inputs } = answer
-  const findings = judgement.sheets.vessel.findings
-  const stop = findings.find((finding) => finding.severity === 'stop')
-  const fixes = findings.filter((finding) => finding.severity === 'fix').length
-  const none = fitted_m3 === 0
-  return (
-    <>
-      <Answer>
-        {none ? (
-          <>
-            The <b>built-in {words.vessel}</b> is enough, charged to{' '}
-          </>
-        ) : (
-          <>
-            <b>
-              {show(
-                fitted_m3,
-                'small-volume',
-                fitted_m3 * 1000 >= 100 || Number.isInteger(Math.round(fitted_m3 * 1e6) / 1000)
-                  ? 0
-                  : undefined,
-              )}
-            </b>{' '}
-            {words.vessel}, charged to{' '}
-          </>
-        )}
-        <b>
-          <Worked of="chargeGauge_Pa">{show(need.chargeGauge_Pa, 'water-pressure')}</Worked>
-        </b>{' '}
-        before filling, filled to{' '}
-        <b>
-          <Worked of={inputs.method === 'en12828' ? 'leastGauge_Pa' : 'chargeGauge_Pa'}>
-            {show(fillGauge_Pa, 'water-pressure')}
-          </Worked>
-        </b>{' '}
-        cold.
-      </Answer>
-      <VerdictLine>
-        <VerdictChip
-          verdict={stop ? 'stop' : 'pass'}
-          word={stop ? 'Stop' : 'Pass'}
-          {...(stop ? { href: `#${rowId(stop.place)}` } : {})}
-        />
-        <span>
-          {need.needed_m3 > 0 && (
-            <>
-              {none ? (
-                <>
-                  <b>
-                    <Worked of="needed_m3">{show(need.needed_m3, 'small-volume')}</Worked>
-                  </b>{' '}
-                  needed, <b>{show(answer.builtIn?.volume_m3 ?? 0, 'small-volume')}</b> built in
-                </>
-              ) : (
-                <>
-                  <b>
-                    <Worked of={need.builtInCounts_m3 > 0 ? 'neededNew_m3' : 'needed_m3'}>
-                      {show(need.neededNew_m3, 'small-volume')}
-                    </Worked>
-                  </b>{' '}
-                  needed{need.builtInCounts_m3 > 0 ? ' beside what is there' : ''}
-                </>
-              )}
-              , good for up to{' '}
-              <b>
-                <Worked of="goodFor_m3">{show(goodFor_m3, 'volume')}</Worked>
-              </b>{' '}
-              of water.{' '}
-            </>
-          )}
-          {forecast.outcome === 'settles' && (
-            <>
-              Hot,{' '}
-              <b>
-                <Worked of="hotGauge_Pa">{show(forecast.hotGauge_Pa, 'water-pressure')}</Worked>
-              </b>{' '}
-              of the {show(inputs.reliefSetGauge_Pa, 'water-pressure')} the {words.reliefValve}{' '}
-              holds.{' '}
-            </>
-          )}
-          {fixes > 0 && !stop && (
-            <>{fixes === 1 ? 'One thing is' : `${fixes} things are`} to fix before handover.</>
-          )}
-        </span>
-      </VerdictLine>
-    </>
-  )
-}
-
-function NotYet() {
-  const { judgement } = useJob()
-  const { missing, findings } = judgement.sheets.vessel
-  const stop = findings.find((finding) => finding.severity === 'stop')
-  return (
-    <>
-      <Answer>
-        {stop ? (
-          <>
-            No vessel can be sized: <b>see the stop.</b>
-          </>
-        ) : (
-          <>
-            The vessel waits for{' '}
-            <b>{missing.length === 1 ? 'one answer' : `${missing.length} answers`}.</b>
-          </>
-        )}
-      </Answer>
-      <VerdictLine>
-        <VerdictChip verdict={stop ? 'stop' : 'not-yet'} word={stop ? 'Stop' : 'Not yet'} />
-        <span>{missing.map((gap) => gap.what).join('; ')}</span>
-      </VerdictLine>
-    </>
   )
 }
 

@@ -1,4 +1,5 @@
-import type { Part, ReliefsAnswer, ReliefValve } from '@hestian/core'
+import { SheetHead } from '../ui/SheetHead'
+import type { Part, ReliefValve } from '@hestian/core'
 import { blankRelief } from '@hestian/core'
 import { Link } from 'react-router'
 import { newId } from '../api/client'
@@ -6,12 +7,11 @@ import { capital } from '../design/numbers'
 import { useJob } from '../job/JobContext'
 import { ProveSheet } from '../shell/ProveSheet'
 import { Schools } from '../survey/Schools'
-import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
+import { Answer, Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Adds } from '../ui/Drop'
 import { rowId } from '../ui/QuantityRow'
 import { NotesHere, SheetPage } from '../ui/SheetPage'
-import { VerdictChip } from '../ui/VerdictChip'
 import { WorkingsFold } from '../ui/WorkingsFold'
 import { Pan } from './Pan'
 import { Valve } from './Valve'
@@ -35,7 +35,7 @@ export function ReliefPage() {
     )
   return (
     <SheetPage sheet="relief">
-      {sheet.answer && <Head answer={sheet.answer} />}
+      <SheetHead sheet="relief" />
       {sheet.answer?.valves.map((answer, i) => (
         <Valve key={answer.valve.id} answer={answer} index={i} />
       ))}
@@ -45,75 +45,6 @@ export function ReliefPage() {
       <ProveSheet sheet="relief" />
       <WorkingsFold workings={sheet.workings} />
     </SheetPage>
-  )
-}
-
-function Head({ answer }: { readonly answer: ReliefsAnswer }) {
-  const { judgement, show } = useJob()
-  const { findings, missing } = judgement.sheets.relief
-  const stop = findings.find((finding) => finding.severity === 'stop')
-  const fixes = findings.filter((finding) => finding.severity === 'fix')
-  const first = stop ?? fixes[0]
-  const wrong = findings.filter((finding) => finding.severity !== 'note').length
-  const { valves } = answer
-  const leanest = [...valves]
-    .filter((one) => one.protects_W !== undefined && one.together_W !== undefined)
-    .sort(
-      (a, b) =>
-        (a.together_W ?? 0) / (a.protects_W ?? 1) - (b.together_W ?? 0) / (b.protects_W ?? 1),
-    )[0]
-  return (
-    <>
-      <Answer>
-        {valves.length === 0 ? (
-          <>
-            What lets the pressure go? <b>No relief valve yet.</b>
-          </>
-        ) : wrong > 0 ? (
-          <>
-            <b>{valves.length === 1 ? 'One relief valve' : `${valves.length} relief valves`}</b>,{' '}
-            <b>{wrong === 1 ? 'one thing' : `${wrong} things`}</b> to put right.
-          </>
-        ) : (
-          <>
-            <b>
-              {valves.length === 1
-                ? 'The relief valve carries'
-                : `${valves.length} relief valves carry`}
-            </b>{' '}
-            what is put in, and their water <b>goes where it is safe.</b>
-          </>
-        )}
-      </Answer>
-      <VerdictLine>
-        <VerdictChip
-          verdict={
-            stop ? 'stop' : missing.length > 0 ? 'not-yet' : fixes.length > 0 ? 'fix' : 'pass'
-          }
-          word={
-            stop
-              ? 'Stop'
-              : missing.length > 0
-                ? 'Not yet'
-                : fixes.length > 0
-                  ? 'Look again'
-                  : 'Pass'
-          }
-          {...(first ? { href: `#${rowId(first.place)}` } : {})}
-        />
-        <span>
-          {missing.length > 0
-            ? missing.map((gap) => gap.what).join('; ')
-            : leanest && (
-                <>
-                  {leanest.valve.name} carries <b>{show(leanest.together_W ?? 0, 'power')}</b> of
-                  the <b>{show(leanest.protects_W ?? 0, 'power')}</b> {leanest.by} of{' '}
-                  {leanest.protectsName}. A blocked or plugged relief can burst a store.
-                </>
-              )}
-        </span>
-      </VerdictLine>
-    </>
   )
 }
 

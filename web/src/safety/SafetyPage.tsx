@@ -1,3 +1,4 @@
+import { SheetHead } from '../ui/SheetHead'
 import type { SafetyAnswer } from '@hestian/core'
 import { storeLadderOf } from '@hestian/core'
 import { useMemo } from 'react'
@@ -7,11 +8,8 @@ import { LadderView } from '../design/LadderView'
 import { LeansOn } from '../design/LeansOn'
 import { useJob } from '../job/JobContext'
 import { ProveSheet } from '../shell/ProveSheet'
-import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
-import { rowId } from '../ui/QuantityRow'
+import { Answer, Prose, SectionHead } from '../ui/Answer'
 import { SheetPage } from '../ui/SheetPage'
-import { VerdictChip } from '../ui/VerdictChip'
-import { Worked } from '../ui/Worked'
 import { WorkingsFold } from '../ui/WorkingsFold'
 import { CutOuts } from './CutOuts'
 import { InletGroup } from './InletGroup'
@@ -36,7 +34,7 @@ export function SafetyPage() {
   const { answer } = sheet
   return (
     <SheetPage sheet="safety">
-      <Head answer={answer} />
+      <SheetHead sheet="safety" />
       <Columns>
         {answer && <StoreLadder answer={answer} />}
         <SafetyInputs answer={answer} />
@@ -47,104 +45,6 @@ export function SafetyPage() {
       <ProveSheet sheet="safety" />
       <WorkingsFold workings={sheet.workings} />
     </SheetPage>
-  )
-}
-
-function Head({ answer }: { readonly answer: SafetyAnswer | undefined }) {
-  const { judgement, show, solution } = useJob()
-  const { words } = solution.practice
-  const { findings, missing } = judgement.sheets.safety
-  const stop = findings.find((finding) => finding.severity === 'stop')
-  const fix = findings.find((finding) => finding.severity === 'fix')
-  const first = stop ?? fix
-  const open = answer?.closed.system
-  return (
-    <>
-      <Answer>
-        {!answer ? (
-          <>
-            The store waits for{' '}
-            <b>{missing.length === 1 ? 'one answer' : `${missing.length} answers`}.</b>
-          </>
-        ) : !answer.vesselWanted ? (
-          <>
-            <b>No {words.vessel}</b> for the hot water;{' '}
-            {answer.reducedGauge_Pa > 0 ? (
-              <>
-                <b>
-                  <Worked of="supplyGauge_Pa">
-                    {show(answer.reducedGauge_Pa, 'water-pressure')}
-                  </Worked>
-                </b>{' '}
-                at the heater.
-              </>
-            ) : null}
-          </>
-        ) : answer.needed_m3 === undefined ? (
-          <>
-            No {words.vessel} of any size does: <b>see the stop.</b>
-          </>
-        ) : (
-          <>
-            <b>
-              {show(
-                answer.fitted_m3,
-                'small-volume',
-                solution.practice.units['small-volume'] === 'L' ? 0 : undefined,
-              )}
-            </b>{' '}
-            {words.vessel} on the cold feed, charged to{' '}
-            <b>
-              <Worked of="supplyGauge_Pa">{show(answer.chargeGauge_Pa, 'water-pressure')}</Worked>
-            </b>
-            .
-          </>
-        )}
-      </Answer>
-      <VerdictLine>
-        <VerdictChip
-          verdict={stop ? 'stop' : missing.length > 0 ? 'not-yet' : fix ? 'fix' : 'pass'}
-          word={stop ? 'Stop' : missing.length > 0 ? 'Not yet' : fix ? 'Look again' : 'Pass'}
-          {...(first ? { href: `#${rowId(first.place)}` } : {})}
-        />
-        <span>
-          {missing.length > 0
-            ? missing.map((gap) => gap.what).join('; ')
-            : answer && (
-                <>
-                  The system is{' '}
-                  <b>
-                    {open === 'cannot-tell' ? 'taken as closed until somebody has looked' : open}
-                  </b>
-                  .{' '}
-                  {answer.vesselWanted && answer.needed_m3 !== undefined && (
-                    <>
-                      <Worked of="expansion_m3">{show(answer.expansion_m3, 'small-volume')}</Worked>{' '}
-                      grows each time it heats;{' '}
-                      <b>
-                        <Worked of="needed_m3">{show(answer.needed_m3, 'small-volume')}</Worked>
-                      </b>{' '}
-                      needed.{' '}
-                    </>
-                  )}
-                  {answer.forecast?.outcome === 'settles' && (
-                    <>
-                      Hot,{' '}
-                      <b>
-                        <Worked of="hotGauge_Pa">
-                          {show(answer.forecast.hotGauge_Pa, 'water-pressure')}
-                        </Worked>
-                      </b>{' '}
-                      of{' '}
-                      <Worked of="maxGauge_Pa">{show(answer.maxGauge_Pa, 'water-pressure')}</Worked>
-                      .
-                    </>
-                  )}
-                </>
-              )}
-        </span>
-      </VerdictLine>
-    </>
   )
 }
 

@@ -1,8 +1,8 @@
+import { SheetHead } from '../ui/SheetHead'
 import type { Show, TableRow, WaterAnswer } from '@hestian/core'
 import {
   answerOf,
   drawingSvg,
-  durationWords,
   realWater,
   waterColumns,
   waterFromRows,
@@ -21,14 +21,12 @@ import { Hint, Quad } from '../network/Quad'
 import { TableIo } from '../network/TableIo'
 import { usePipes } from '../network/usePipes'
 import { ProveSheet } from '../shell/ProveSheet'
-import { Answer, Prose, VerdictLine } from '../ui/Answer'
+import { Answer, Prose } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { DrawingView } from '../ui/DrawingView'
-import { rowId } from '../ui/QuantityRow'
 import { saveFile } from '../ui/saveFile'
 import { SheetPage } from '../ui/SheetPage'
 import { useNarrow } from '../ui/useNarrow'
-import { VerdictChip } from '../ui/VerdictChip'
 import { WorkingsFold } from '../ui/WorkingsFold'
 import { Filling } from './Filling'
 import type { Running } from './OpenOutlets'
@@ -40,7 +38,7 @@ import { WaterEditor } from './WaterEditor'
 import { WaterRules } from './WaterRules'
 
 export function WaterPage() {
-  const { solution, draft, judgement, show, edit } = useJob()
+  const { solution, draft, show, edit } = useJob()
   const pipes = usePipes('water')
   const [selected, setSelected] = useState<string>()
   const [open, setOpen] = useState<ReadonlySet<string>>()
@@ -117,9 +115,7 @@ export function WaterPage() {
         ))
       }
     >
-      {answer ? (
-        <Head answer={answer} />
-      ) : segments.length === 0 ? (
+      {segments.length === 0 ? (
         <>
           <Answer>
             No water pipe is drawn. <b>Begin at the main</b> where pipes are new.
@@ -138,26 +134,7 @@ export function WaterPage() {
           </Prose>
         </>
       ) : (
-        <>
-          <Answer>
-            The pipe waits for{' '}
-            <b>
-              {judgement.sheets.water.missing.length === 1
-                ? 'one answer'
-                : `${judgement.sheets.water.missing.length} answers`}
-              .
-            </b>
-          </Answer>
-          <VerdictLine>
-            <VerdictChip verdict="not-yet" word="Not yet" />
-            <span>
-              {judgement.sheets.water.missing
-                .slice(0, 6)
-                .map((gap) => gap.what)
-                .join('; ')}
-            </span>
-          </VerdictLine>
-        </>
+        <SheetHead sheet="water" />
       )}
       {answer && <OpenOutlets answer={answer} real={real} onOpen={setOpen} />}
       {late && <Diagram answer={late} real={lateReal} selected={lateChosen} onPick={toggle} />}
@@ -250,52 +227,6 @@ function useFigures(
 const tagOf = (...words: readonly (string | undefined)[]) => {
   const said = words.filter((one) => one !== undefined)
   return said.length > 0 ? { tag: said.join(', ') } : {}
-}
-
-const designWords: Readonly<Record<WaterAnswer['designBy'], string>> = {
-  hunter: 'fixture units',
-  'loading-units': 'loading units',
-  scenario: 'the pattern of this household',
-  'all-open': 'everything open',
-}
-
-function Head({ answer }: { readonly answer: WaterAnswer }) {
-  const { show, judgement } = useJob()
-  const { index } = answer
-  const findings = judgement.sheets.water.findings
-  const stop = findings.find((finding) => finding.severity === 'stop')
-  const fixes = findings.filter((finding) => finding.severity === 'fix').length
-  const longest = [...answer.waits].sort((a, b) => b.wait_s - a.wait_s)[0]
-  return (
-    <>
-      <Answer>
-        <b>{show(index.farGauge_Pa, 'water-pressure')}</b> left at{' '}
-        {index.end?.outlet.name ?? 'the last outlet'}, {index.side};{' '}
-        <b>{show(answer.wantedGauge_Pa, 'water-pressure')}</b> wanted.
-      </Answer>
-      <VerdictLine>
-        <VerdictChip
-          verdict={stop ? 'stop' : 'pass'}
-          word={stop ? 'Stop' : 'Pass'}
-          {...(stop ? { href: `#${rowId(stop.place)}` } : {})}
-        />
-        <span>
-          <b>{show(answer.total_m3_s, 'water-flow')}</b> at once by {designWords[answer.designBy]};
-          the main then stands at <b>{show(answer.sourceGauge_Pa, 'water-pressure')}</b>
-          {answer.reducedTo_Pa === undefined ? '' : ' behind its reducing valve'}.
-          {longest && (
-            <>
-              {' '}
-              Hot water is waited for up to <b>{durationWords(longest.wait_s)}</b>.
-            </>
-          )}
-          {fixes > 0 && !stop && (
-            <> {fixes === 1 ? 'One thing is' : `${fixes} things are`} to fix before handover.</>
-          )}
-        </span>
-      </VerdictLine>
-    </>
-  )
 }
 
 const Diagram = memo(function Diagram({

@@ -1,3 +1,4 @@
+import { circuitSentence } from './sentence'
 import { sheetSpec } from '../sheetSpec'
 import type { CircuitFinding } from './wording'
 import { operatingPoint, genericPumps, pumpFor } from '../../methods/circuit/pumps'
@@ -229,4 +230,5 @@ export const circuitSpec = sheetSpec()({
   solve: circuitSheet,
   key: ({ answer }) =>
     `${answer?.pump?.id ?? ''} ${answer?.pipes.map((pipe) => pipe.size.name).join()}`,
+  says: circuitSentence,
 })

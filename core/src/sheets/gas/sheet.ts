@@ -1,3 +1,4 @@
+import { gasSentence } from './sentence'
 import { hasGas, noGas } from '../../job/hasGas'
 import { sheetSpec } from '../sheetSpec'
 import { sources } from '../../answer/sources'
@@ -471,4 +472,6 @@ export const gasSpec = sheetSpec()({
   ],
   solve: gasSheet,
   key: ({ answer }) => `${answer?.pipes.map((pipe) => pipe.pipe.size.name).join()}`,
+  says: gasSentence,
+  isMild: true,
 })

@@ -1,3 +1,4 @@
+import { heatSentence } from './sentence'
 import { sheetSpec } from '../sheetSpec'
 import { atMost } from '../../answer/expect'
 import {
@@ -277,4 +278,5 @@ export const heatSpec = sheetSpec()({
       .filter((finding) => finding.severity === 'fix')
       .map((finding) => finding.id)
       .join(),
+  says: heatSentence,
 })

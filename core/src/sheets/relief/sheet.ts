@@ -1,3 +1,4 @@
+import { reliefSentence } from './sentence'
 import { sheetSpec } from '../sheetSpec'
 import type { ReliefFinding } from './wording'
 import type { Appliance, JobDocument } from '../../job/document'
@@ -224,4 +225,5 @@ export const reliefSpec = sheetSpec<{ safety: SafetyAnswer }>()({
   ],
   after: ['safety'],
   solve: (document, practice, { safety }) => reliefSheet(document, practice, safety),
+  says: reliefSentence,
 })

@@ -1,3 +1,4 @@
+import { safetySentence } from './sentence'
 import { sheetSpec } from '../sheetSpec'
 import { mainGauge_Pa } from '../../methods/supply/mainCurve'
 import type { Appliance, JobDocument } from '../../job/document'
@@ -232,4 +233,5 @@ export const safetySpec = sheetSpec<{ readings: ReadingsAnswer; heat: HeatAnswer
   solve: (document, practice, { readings, heat }) =>
     safetySheet(document, practice, readings, heat),
   key: ({ answer }) => `${answer?.fitted_m3 ?? ''}`,
+  says: safetySentence,
 })

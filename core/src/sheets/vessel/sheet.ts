@@ -1,3 +1,4 @@
+import { vesselSentence } from './sentence'
 import { sheetSpec } from '../sheetSpec'
 import type { VesselFinding } from './wording'
 import { sources } from '../../answer/sources'
@@ -297,4 +298,6 @@ export const vesselSpec = sheetSpec()({
   ],
   solve: vesselSheet,
   key: ({ answer }) => `${answer?.fitted_m3}`,
+  says: vesselSentence,
+  isMild: true,
 })

@@ -1,3 +1,4 @@
+import { waterSentence } from './sentence'
 import { sheetSpec } from '../sheetSpec'
 import type { CircuitAnswer } from '../circuit/answer'
 import type { Working } from '../../answer/working'
@@ -534,4 +535,6 @@ export const waterSpec = sheetSpec<{ circuit: CircuitAnswer }>()({
   solve: (document, practice, { circuit }) =>
     waterSheet(document, practice, circuit?.content.total_m3),
   key: ({ answer }) => `${answer?.pipes.map((pipe) => pipe.size.name).join()}`,
+  says: waterSentence,
+  isMild: true,
 })

@@ -1,0 +1,55 @@
+/** A piece of a sentence that is set apart: strong, or a figure whose working opens when it is pressed, or a way to another sheet. */
+export interface Marked {
+  readonly text: string
+  readonly strong?: boolean
+  /** The working it comes from: its title, or the figure it ends in. */
+  readonly of?: string
+  /** The sheet it leads to. */
+  readonly to?: string
+}
+export type Piece = string | Marked
+
+/** What a sheet answers, first in large, then what stands beside it. */
+export interface AnswerSentence {
+  readonly head: readonly Piece[]
+  readonly beside: readonly Piece[]
+}
+
+export const strong = (text: string, of?: string): Marked => ({
+  text,
+  strong: true,
+  ...(of === undefined ? {} : { of }),
+})
+export const worked = (text: string, of: string): Marked => ({ text, of })
+
+type Slot = Piece | readonly Piece[] | undefined
+
+/** A sentence from a template: pieces stand where they are written, and what is undefined leaves no trace. */
+export const sentence = (
+  texts: TemplateStringsArray,
+  ...pieces: readonly Slot[]
+): readonly Piece[] =>
+  texts.flatMap((text, i) => {
+    const piece = pieces[i]
+    const marked = piece === undefined ? [] : Array.isArray(piece) ? piece : [piece as Piece]
+    return [...(text === '' ? [] : [text]), ...(marked as readonly Piece[])]
+  })
+
+/** The words alone. */
+export const textOf = (parts: readonly Piece[]): string =>
+  parts.map((part) => (typeof part === 'string' ? part : part.text)).join('')
+
+/** `The store waits for 3 answers.` */
+export const waitsFor = (what: string, missing: readonly unknown[]): readonly Piece[] =>
+  sentence`${what} waits for ${strong(missing.length === 1 ? 'one answer.' : `${missing.length} answers.`)}`
+
+/** `3 things are to fix before handover.` */
+export const toFix = (fixes: number): string =>
+  `${fixes === 1 ? 'One thing is' : `${fixes} things are`} to fix before handover.`
+
+/** What is missing, the first few of it. */
+export const gaps = (missing: readonly { readonly what: string }[], most = 99): string =>
+  missing
+    .slice(0, most)
+    .map(({ what }) => what)
+    .join('; ')
