@@ -72,6 +72,45 @@ const noPracticeName = {
 }
 const noClock = ['Date.now', 'Math.random']
 
+const webAlone = pattern(
+  '^@hestian/(?!core)|/(server|stand-ins)/',
+  'web knows the server through core/src/contract alone',
+)
+/** Folders of web that hold pages; the others (ui, job, network, work, sync, api, shell) are for all of them. */
+const pageFolders = [
+  'circuit',
+  'commission',
+  'gas',
+  'handover',
+  'heat',
+  'jobs',
+  'prove',
+  'relief',
+  'safety',
+  'survey',
+  'vessel',
+  'water',
+]
+const webPages = [
+  ...pageFolders.map((folder) =>
+    forbid(
+      [`web/src/${folder}/**/*.{ts,tsx}`],
+      webAlone,
+      pattern(
+        `^\\.\\./(${pageFolders.filter((one) => one !== folder).join('|')})/`,
+        "a page imports no other page's folder",
+      ),
+    ),
+  ),
+  ...['ui', 'job', 'network', 'work', 'sync', 'api'].map((folder) =>
+    forbid(
+      [`web/src/${folder}/**/*.{ts,tsx}`],
+      webAlone,
+      pattern(`^\\.\\./(${[...pageFolders, 'shell'].join('|')})/`, `${folder} imports no page`),
+    ),
+  ),
+]
+
 export default tseslint.config(
   {
     ignores: [
@@ -102,13 +141,8 @@ export default tseslint.config(
   },
   forbid(['core/**/*.ts'], coreAlone),
   ...layers,
-  forbid(
-    ['web/**/*.{ts,tsx}'],
-    pattern(
-      '^@hestian/(?!core)|/(server|stand-ins)/',
-      'web knows the server through core/src/contract alone',
-    ),
-  ),
+  forbid(['web/**/*.{ts,tsx}'], webAlone),
+  ...webPages,
   forbid(
     ['server/**/*.ts'],
     pattern('^@hestian/(?!core)|/(web|stand-ins)/src/', 'the server imports core alone'),

@@ -19,6 +19,9 @@ const reaches = [
   ['core/src/bench/gas-tightness/broken.ts', '../../sheets/gas/sheet'],
   ['core/src/sequences/broken.ts', '../sheets/gas/findings'],
   ['core/src/solve/broken.ts', '../contract/api'],
+  ['web/src/gas/broken.tsx', '../water/WaterPage'],
+  ['web/src/ui/broken.tsx', '../survey/SitePage'],
+  ['web/src/network/broken.tsx', '../shell/pages'],
 ] as const
 
 // A rule wired wrongly lets everything through: each is broken once.

@@ -1,7 +1,7 @@
 import type { FluidKind } from '@hestian/core'
 import { fluidKinds, genericPumps } from '@hestian/core'
 import styled from 'styled-components'
-import { known } from '../design/numbers'
+import { known } from '../ui/numbers'
 import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'

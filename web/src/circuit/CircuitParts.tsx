@@ -1,7 +1,7 @@
 import type { CircuitAnswer, CircuitPart } from '@hestian/core'
 import { circuitPartKinds } from '@hestian/core'
 import { newId } from '../api/client'
-import { known } from '../design/numbers'
+import { known } from '../ui/numbers'
 import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'

@@ -1,7 +1,7 @@
 import type { CircuitAnswer, EmitterType } from '@hestian/core'
 import { emitterTypes, genericEmitters } from '@hestian/core'
 import { newId } from '../api/client'
-import { capital, known } from '../design/numbers'
+import { capital, known } from '../ui/numbers'
 import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'

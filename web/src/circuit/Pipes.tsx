@@ -1,7 +1,7 @@
 import type { CircuitAnswer, MaterialName } from '@hestian/core'
 import { materialNames, materials } from '@hestian/core'
 import { newId } from '../api/client'
-import { known } from '../design/numbers'
+import { known } from '../ui/numbers'
 import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'

@@ -1,6 +1,6 @@
 import type { CircuitAnswer } from '@hestian/core'
 import { newId } from '../api/client'
-import { known } from '../design/numbers'
+import { known } from '../ui/numbers'
 import { useJob } from '../job/JobContext'
 import { SmallToggle } from '../ui/SmallToggle'
 import { SectionHead } from '../ui/Answer'

@@ -1,6 +1,6 @@
 import type { HeatAnswer } from '@hestian/core'
 import { useJob } from '../job/JobContext'
-import { Toggle } from '../survey/SitePage'
+import { Toggle } from '../ui/Toggle'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'
 import { knownOf, Ledger, QuantityRow } from '../ui/QuantityRow'

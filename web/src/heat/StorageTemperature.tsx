@@ -3,7 +3,7 @@ import { drawingSvg, hygieneTemp_K, scaldCurveDrawing, scaldTime_s } from '@hest
 import { useMemo } from 'react'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
-import { Schools } from '../survey/Schools'
+import { Schools } from '../job/Schools'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { DrawingView } from '../ui/DrawingView'

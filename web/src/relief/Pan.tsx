@@ -1,6 +1,6 @@
 import type { PanNeed } from '@hestian/core'
 import { useJob } from '../job/JobContext'
-import { Schools } from '../survey/Schools'
+import { Schools } from '../job/Schools'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Choice, InlineText } from '../ui/fields'
 import { Cell, Row, Table } from '../ui/Table'

@@ -1,7 +1,7 @@
 import type { ReliefAnswer, ReliefValve, ValveOutlet } from '@hestian/core'
 import { genericValves, valveOutlets } from '@hestian/core'
 import styled from 'styled-components'
-import { known } from '../design/numbers'
+import { known } from '../ui/numbers'
 import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Drop } from '../ui/Drop'

@@ -1,4 +1,4 @@
-import { known } from '../design/numbers'
+import { known } from '../ui/numbers'
 import { useJob } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'

@@ -16,7 +16,7 @@ import { Riser } from './Riser'
 import { SaveLine } from './SaveLine'
 import { SheetBoundary } from './SheetBoundary'
 import { stageNames } from './stages'
-import { ThemeSwitch } from './ThemeSwitch'
+import { ThemeSwitch } from '../ui/ThemeSwitch'
 
 export function JobShell() {
   const { jobId = '', sheet = 'site' } = useParams()

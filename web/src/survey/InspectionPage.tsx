@@ -12,8 +12,8 @@ import { Thumb } from '../ui/Photos'
 import { NotesHere, SheetPage } from '../ui/SheetPage'
 import { VerdictChip } from '../ui/VerdictChip'
 import { InspectForm } from './InspectForm'
-import { Toggle } from './SitePage'
-import { Snags } from './Snags'
+import { Toggle } from '../ui/Toggle'
+import { Snags } from '../job/Snags'
 
 const marks: Readonly<Record<InspectionVerdict, 'pass' | 'fix' | 'stop' | 'not-yet'>> = {
   sound: 'pass',

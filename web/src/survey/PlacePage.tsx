@@ -7,7 +7,7 @@ import { SheetPage } from '../ui/SheetPage'
 import { VerdictChip } from '../ui/VerdictChip'
 import { DraughtTrial } from './DraughtTrial'
 import { LookRow } from './LookRow'
-import { SurveyRow } from './SurveyRow'
+import { SurveyRow } from '../job/SurveyRow'
 
 const sections = [
   { id: 'place', name: 'Location and hazards' },

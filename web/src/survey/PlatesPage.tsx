@@ -20,7 +20,7 @@ import { Paper, Photos } from '../ui/Photos'
 import { NotesHere, SheetPage } from '../ui/SheetPage'
 import { Parts } from './Parts'
 import { StayAndYear } from './StayAndYear'
-import { Toggle } from './SitePage'
+import { Toggle } from '../ui/Toggle'
 
 export function PlatesPage() {
   const { draft, edit, judgement, solution, show } = useJob()

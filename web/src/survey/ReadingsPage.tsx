@@ -11,7 +11,7 @@ import { VerdictChip } from '../ui/VerdictChip'
 import { WorkingsFold } from '../ui/WorkingsFold'
 import { LookRow } from './LookRow'
 import { MainRun } from './MainRun'
-import { SurveyRow } from './SurveyRow'
+import { SurveyRow } from '../job/SurveyRow'
 import { ReadingsLog } from './ReadingsLog'
 
 const loads = [

@@ -1,7 +1,6 @@
 import { siteFields, utilities } from '@hestian/core'
 import { getLocalTimeZone, today } from '@internationalized/date'
 import { Link } from 'react-router'
-import { Switch } from 'react-aria-components'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { ProveSheet } from '../shell/ProveSheet'
@@ -12,9 +11,9 @@ import { Photos } from '../ui/Photos'
 import { Ledger } from '../ui/QuantityRow'
 import { SheetPage } from '../ui/SheetPage'
 import { PracticeChoice } from './PracticeChoice'
-import { Schools } from './Schools'
+import { Schools } from '../job/Schools'
 import { Day, SupplyRow } from './SupplyRow'
-import { SurveyRow } from './SurveyRow'
+import { SurveyRow } from '../job/SurveyRow'
 
 export function SitePage() {
   const { draft, edit, solution, show, judgement, state } = useJob()
@@ -164,42 +163,5 @@ const Fields = styled.div`
   margin: 10px 0;
   @media (max-width: 720px) {
     grid-template-columns: 1fr;
-  }
-`
-export const Toggle = styled(Switch)`
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  min-height: 44px;
-  cursor: pointer;
-  font-size: 16px;
-  margin-bottom: 8px;
-  i {
-    flex: none;
-    width: 44px;
-    height: 22px;
-    border: 1.8px solid var(--ink);
-    position: relative;
-    background: var(--paper);
-  }
-  i::after {
-    content: '';
-    position: absolute;
-    top: 2px;
-    left: 2px;
-    width: 16px;
-    height: 14px;
-    background: var(--rule);
-    transition: left 120ms ease-out;
-  }
-  &[data-selected] i {
-    background: var(--ink);
-  }
-  &[data-selected] i::after {
-    left: 22px;
-    background: var(--paper);
-  }
-  &[data-focus-visible] {
-    outline: 3px solid var(--ink);
   }
 `

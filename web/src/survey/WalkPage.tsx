@@ -10,7 +10,7 @@ import { DraughtTrial } from './DraughtTrial'
 import { LookForm } from './LookForm'
 import { MainRun } from './MainRun'
 import { SupplyRow } from './SupplyRow'
-import { useReading } from './useReading'
+import { useReading } from '../job/useReading'
 import type { Stop } from './walk'
 import { isAnswered, walkOf } from './walk'
 

@@ -2,7 +2,7 @@ import { offStates, practices, showIn, tightnessTrace, TightnessPlanSchema } fro
 import { useState } from 'react'
 import { Link } from 'react-router'
 import styled from 'styled-components'
-import { ThemeSwitch } from '../shell/ThemeSwitch'
+import { ThemeSwitch } from './ThemeSwitch'
 import { Answer, Prose, SectionHead, VerdictLine } from './Answer'
 import { Button } from './Button'
 import { DrawingView } from './DrawingView'

@@ -1,5 +1,5 @@
 import styled from 'styled-components'
-import { Toggle } from '../survey/SitePage'
+import { Toggle } from './Toggle'
 
 /** A switch that stands under a value in a table. */
 export const SmallToggle = styled(Toggle)`

@@ -1,6 +1,6 @@
 import type { WaterAnswer } from '@hestian/core'
 import { durationWords, makeUpDevices, usualBypass_m3_s, usualFeed_m3_s } from '@hestian/core'
-import { PipeGrid } from '../design/SegmentEditor'
+import { PipeGrid } from '../network/PipeEditor'
 import { useJob } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'

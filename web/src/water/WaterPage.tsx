@@ -12,7 +12,7 @@ import {
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { newId } from '../api/client'
-import { LeansOn } from '../design/LeansOn'
+import { LeansOn } from '../job/LeansOn'
 import { useJob } from '../job/JobContext'
 import type { RowFigures } from '../network/Outline'
 import { Outline } from '../network/Outline'
@@ -34,7 +34,7 @@ import { OpenOutlets } from './OpenOutlets'
 import { AtOutlets } from './AtOutlets'
 import { SecondaryReturn } from './SecondaryReturn'
 import { SizesHere } from './SizesHere'
-import { WaterEditor } from './WaterEditor'
+import { WaterPipeEditor } from './WaterPipeEditor'
 import { WaterRules } from './WaterRules'
 
 export function WaterPage() {
@@ -156,7 +156,7 @@ export function WaterPage() {
         read={read}
         onUse={(next) => edit([{ path: ['water', 'segments'], value: next }])}
       />
-      {chosen && <WaterEditor key={chosen} id={chosen} onGone={() => setSelected(undefined)} />}
+      {chosen && <WaterPipeEditor key={chosen} id={chosen} onGone={() => setSelected(undefined)} />}
       {segments.length > 0 && <WaterRules />}
       {late && <AtOutlets answer={late} real={lateReal} />}
       {answer && <SecondaryReturn answer={answer} />}

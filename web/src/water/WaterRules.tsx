@@ -1,4 +1,4 @@
-import { PipeGrid } from '../design/SegmentEditor'
+import { PipeGrid } from '../network/PipeEditor'
 import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'

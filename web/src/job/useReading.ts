@@ -1,6 +1,6 @@
 import type { Field, SurveyKey } from '@hestian/core'
 import { ofKind } from '@hestian/core'
-import { useJob } from '../job/JobContext'
+import { useJob } from './JobContext'
 import type { Entry, QuantityProps } from '../ui/QuantityRow'
 import { knownOf } from '../ui/QuantityRow'
 

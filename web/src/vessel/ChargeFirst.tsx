@@ -4,7 +4,7 @@ import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Ledger, QuantityRow } from '../ui/QuantityRow'
 import { Worked } from '../ui/Worked'
-import { known } from './numbers'
+import { known } from '../ui/numbers'
 
 /** The figure to pump up to before any water goes in, for the temperature of the day, and what has to be changed of what came preset. */
 export function ChargeFirst({ answer }: { readonly answer: VesselAnswer }) {

@@ -3,9 +3,9 @@ import { drawingSvg, drawLadder, ladderTop_Pa } from '@hestian/core'
 import { useMemo, useState } from 'react'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
-import { Button } from '../ui/Button'
-import { DrawingView } from '../ui/DrawingView'
-import { saveFile } from '../ui/saveFile'
+import { Button } from './Button'
+import { DrawingView } from './DrawingView'
+import { saveFile } from './saveFile'
 
 interface LadderViewProps {
   readonly ladder: Ladder

@@ -12,15 +12,15 @@ import { useEffect, useMemo, useState } from 'react'
 import { Label, Slider, SliderOutput, SliderThumb, SliderTrack } from 'react-aria-components'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
-import { Toggle } from '../survey/SitePage'
+import { Toggle } from '../ui/Toggle'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { DrawingView } from '../ui/DrawingView'
 import { saveFile } from '../ui/saveFile'
 import { useNarrow } from '../ui/useNarrow'
 import { useWorker } from '../work/useWorker'
-import { Grid } from './LadderView'
-import { capital } from './numbers'
+import { Grid } from '../ui/LadderView'
+import { capital } from '../ui/numbers'
 
 const pause_ms = 400
 

@@ -11,7 +11,7 @@ import {
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react'
 import { GasMethods } from './GasMethods'
 import { GasOn } from './GasOn'
-import { LeansOn } from './LeansOn'
+import { LeansOn } from '../job/LeansOn'
 import { useJob } from '../job/JobContext'
 import { ProveSheet } from '../shell/ProveSheet'
 import { Answer, Prose } from '../ui/Answer'
@@ -29,7 +29,7 @@ import { TableIo } from '../network/TableIo'
 import { usePipes } from '../network/usePipes'
 import { useNarrow } from '../ui/useNarrow'
 import { GasRules } from './GasRules'
-import { SegmentEditor } from './SegmentEditor'
+import { GasPipeEditor } from './GasPipeEditor'
 import { IfThisSize } from './IfThisSize'
 
 export function GasPage() {
@@ -149,7 +149,7 @@ export function GasPage() {
         read={read}
         onUse={(next) => edit([{ path: ['gas', 'segments'], value: next }])}
       />
-      {chosen && <SegmentEditor key={chosen} id={chosen} onGone={() => setSelected(undefined)} />}
+      {chosen && <GasPipeEditor key={chosen} id={chosen} onGone={() => setSelected(undefined)} />}
       <Prose>
         <b>Smell of gas:</b> no flame, no switches, phone or doorbell inside; shut the meter valve
         only if it is safe on the way out; open windows and leave; call{' '}

@@ -5,7 +5,7 @@ import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Choice, InlineText } from '../ui/fields'
 import { knownOf, Ledger, QuantityRow } from '../ui/QuantityRow'
-import { PipeGrid } from './SegmentEditor'
+import { PipeGrid } from '../network/PipeEditor'
 
 const names: Readonly<Record<LowGasMethod, string>> = {
   'nfpa54-low': 'Low-pressure equation',

@@ -6,7 +6,7 @@ import { Adds, Drop } from '../ui/Drop'
 import { InlineText } from '../ui/fields'
 import { QuantityCell } from '../ui/QuantityRow'
 import { Cell, Row, Table } from '../ui/Table'
-import { known } from './numbers'
+import { known } from '../ui/numbers'
 
 /** Parts of the circuit, beside the boiler, that a relief may not be set above; and further vessels on it. */
 export function WeakParts() {

@@ -1,7 +1,7 @@
 import type { LeaningSheet } from '@hestian/core'
 import { memo, useEffect, useState } from 'react'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useJob } from './JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'

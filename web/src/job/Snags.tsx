@@ -1,5 +1,5 @@
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useJob } from './JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { dayOf } from '../ui/dates'

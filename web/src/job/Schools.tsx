@@ -2,7 +2,7 @@ import type { School, SchoolName } from '@hestian/core'
 import { schoolNames, schools, sideOf } from '@hestian/core'
 import { Radio, RadioGroup } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useJob } from './JobContext'
 import { SectionHead } from '../ui/Answer'
 import { InlineText } from '../ui/fields'
 
