@@ -55,10 +55,12 @@ export interface Telling {
 export interface SheetSpec<Id extends string, A, Of = object> extends Named<Id> {
   /** Where a figure outside its method is shown. */
   readonly place: string
-  /** The parts of the document it reads. It is solved again, and a proof of it is open again, when one of them is another. */
-  readonly inputs: (document: JobDocument) => readonly unknown[]
-  /** Sheets whose answers it takes: it rests on what they rest on. */
-  readonly after?: readonly (keyof Of & string)[]
+  /** What it rests on: parts of the document, and figures it takes from the answers before it. A proof of it is open again when one is another. */
+  readonly inputs: (document: JobDocument, of: Partial<Of>) => readonly unknown[]
+  /** What it reads beside, that no proof hangs on: where in a list a row stands, what is asked at all. It is solved again for these too. */
+  readonly beside?: (document: JobDocument) => readonly unknown[]
+  /** Another sheet whose inputs are its own too: a proof of it is held against those. */
+  readonly restsWith?: keyof Of & string
   readonly solve: (document: JobDocument, practice: Practice, of: Partial<Of>) => Sheet<A>
   /** What of the answer is bought or built, short enough to compare: how far an assumed value may move is searched by it. */
   readonly key?: (sheet: Extract<Sheet<A>, { applies: true }>) => string

@@ -119,7 +119,7 @@ function solvedStanding(spec: AnySpec, solution: Solution, recorded: Recorded): 
   return {
     sheet: solution[spec.id],
     owed: owed?.missing ?? [],
-    restsOn: `${restsOn(spec.id, document)}${suffix}`,
+    restsOn: `${restsOn(spec.id, document, answersOf(solution))}${suffix}`,
     restedOn: () => {
       const first = restedOnFirst(spec.id, document, answersOf(solution))
       return first && `${first}${suffix}`
@@ -139,7 +139,7 @@ function recordedStanding(
   return {
     sheet,
     owed: [],
-    restsOn: design ? `${restsOn(design, document)}${own}` : own,
+    restsOn: design ? `${restsOn(design, document, answersOf(solution))}${own}` : own,
     restedOn: () =>
       design &&
       (solution[design].applies

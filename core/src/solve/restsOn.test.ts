@@ -1,3 +1,4 @@
+import { answerOf } from '../answer/sheet'
 import { applyEdits } from '../job/edits'
 import { JobDocument } from '../job/document'
 import type { JobRecord } from '../job/records'
@@ -6,7 +7,7 @@ import { juniperRidge, kestrelWeir, saltbushFerry } from '../../../demo/src/docu
 import { judge } from './judge'
 import { restsOn } from './restsOn'
 import { inputsOf } from './restsOn'
-import type { SolvedSheetId } from './sheets'
+import type { Answers, SolvedSheetId } from './sheets'
 import { solvedSpecs } from './sheets'
 import type { Solution } from './solve'
 import { solve, solver } from './solve'
@@ -46,7 +47,7 @@ describe('a proof', () => {
     },
   )
   test('is open again when what its sheet reads is changed, and stays when it is not', () => {
-    const given = restsOn('vessel', kestrel)
+    const given = restsOn('vessel', kestrel, {})
     const higher = applyEdits(kestrel, [
       { path: ['survey', 'topEmitterHeight_m', 'value'], value: 7.5 },
     ])
@@ -55,14 +56,14 @@ describe('a proof', () => {
     expect(proofOf(further, 'vessel', given)).toBeDefined()
   })
   test('stays when a photograph is added: it proves an input and is none', () => {
-    const given = restsOn('vessel', kestrel)
+    const given = restsOn('vessel', kestrel, {})
     const photographed = applyEdits(kestrel, [
       {
         path: ['appliances', 0, 'photos'],
         value: [{ hash: 'a'.repeat(64), type: 'image/jpeg', name: 'plate.jpg', bytes: 1000 }],
       },
     ])
-    expect(restsOn('vessel', photographed)).toBe(given)
+    expect(restsOn('vessel', photographed, {})).toBe(given)
   })
 })
 
@@ -85,6 +86,9 @@ function* changes(
     yield { path, value: value === 'yes' ? 'no' : 'yes' }
 }
 
+const answersOf = (solution: Solution): Partial<Answers> =>
+  Object.fromEntries(solvedSpecs.map(({ id }) => [id, answerOf<unknown>(solution[id])]))
+
 /** What a sheet says. */
 const said = (solution: Solution, id: SolvedSheetId): string => {
   const sheet = solution[id]
@@ -106,8 +110,10 @@ test.each([
       const changed = applyEdits(job, [edit])
       if (!JobDocument.safeParse(changed).success) continue
       const after = solve(changed)
-      for (const { id } of solvedSpecs) {
-        const [was, is] = [inputsOf(id, job), inputsOf(id, changed)]
+      for (const spec of solvedSpecs) {
+        const { id } = spec
+        const was = inputsOf(spec, job, answersOf(before))
+        const is = inputsOf(spec, changed, answersOf(after))
         const isInput = was.length !== is.length || was.some((one, i) => one !== is[i])
         if (!isInput && said(after, id) !== said(before, id))
           unseen.add(`${id} reads ${edit.path.join('.')}`)

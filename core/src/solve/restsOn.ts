@@ -1,18 +1,16 @@
 import { fingerprint } from '../job/merge'
 import type { JobDocument } from '../job/document'
-import type { SolvedSheetId } from './sheets'
-import { solvedSpecs } from './sheets'
+import type { AnySpec, Answers, SolvedSheetId } from './sheets'
+import { solvedSpec } from './sheets'
 
-/** Everything a sheet reads of a document, with what the sheets read whose answers it takes. */
-export function inputsOf(id: SolvedSheetId, document: JobDocument): readonly unknown[] {
-  const spec = solvedSpecs.find((one) => one.id === id)
-  if (!spec) return []
-  return [
-    document.practice,
-    ...spec.inputs(document),
-    ...(spec.after ?? []).flatMap((other) => inputsOf(other, document)),
-  ]
-}
+type Of = Partial<Answers>
+
+/** All that a sheet's answer is made from, by which it is solved again: what it rests on and what it reads beside. */
+export const inputsOf = (spec: AnySpec, document: JobDocument, of: Of): readonly unknown[] => [
+  document.practice,
+  ...spec.inputs(document, of),
+  ...(spec.beside?.(document) ?? []),
+]
 
 /** Photographs and papers prove an input and are none. */
 const proofOnly = new Set(['photos', 'papers'])
@@ -37,6 +35,10 @@ function printOf(part: unknown): unknown {
   return print
 }
 
-/** Fingerprint of all that a sheet of the design rests on: a proof given for another one is open again. */
-export const restsOn = (id: SolvedSheetId, document: JobDocument): string =>
-  `2:${fingerprint(inputsOf(id, document).map(printOf))}`
+/** Fingerprint of what a sheet of the design rests on: a proof given for another one is open again. */
+export function restsOn(id: SolvedSheetId, document: JobDocument, of: Of): string {
+  const spec = solvedSpec(id)
+  const other = spec.restsWith as SolvedSheetId | undefined
+  if (other) return restsOn(other, document, of)
+  return `2:${fingerprint([document.practice, ...spec.inputs(document, of)].map(printOf))}`
+}

@@ -45,7 +45,7 @@ export function solver(): (document: JobDocument) => Solution {
   >()
   return (document) =>
     solveBy(document, (spec, ...rest) => {
-      const inputs = inputsOf(spec.id, document)
+      const inputs = inputsOf(spec, document, rest[2])
       const mine = memory.get(spec.id) ?? []
       const found = mine.find((one) => areSame(one.inputs, inputs))
       const entry = found ?? { inputs, sheet: solveSheet(spec, ...rest) }

@@ -43,8 +43,9 @@ export const tightnessSpec = sheetSpec<{ gas: GasAnswer }>()({
   name: 'Gas tightness',
   stage: 'prove',
   place: 'gas',
-  inputs: () => [],
-  after: ['gas'],
+  restsWith: 'gas',
+  inputs: (_document, { gas }) => [gas],
+  beside: ({ appliances }) => [appliances],
   solve: (document, practice, { gas }) => tightnessSheet(document, practice, gas),
   owes: ({ gasTight, lastTest }) => ({
     missing: gasTight ? [] : [{ place: 'tests', what: missingTest(lastTest) }],

@@ -219,14 +219,25 @@ export const circuitSpec = sheetSpec()({
   name: 'Heating circuit',
   stage: 'design',
   place: 'heating',
-  inputs: ({ heating, heat, survey, appliances }) => [
-    heating,
-    heat.zones,
-    heat.flowTemp_K,
-    survey.maxFlowTemp_K,
-    survey.looked.freezing,
-    appliances,
-  ],
+  inputs: (document) => {
+    const { heating, heat, survey } = document
+    return [
+      heating?.zones,
+      heating?.emitters,
+      heating?.pipes,
+      heating?.parts,
+      heating?.fluid,
+      heating?.pumpId,
+      heating?.pumpHead_Pa,
+      heating?.pumpMost_m3_s,
+      heating?.boilerLeastFlow_m3_s,
+      heat.zones,
+      heat.flowTemp_K,
+      survey.maxFlowTemp_K,
+      survey.looked.freezing,
+      heatingBoiler(document),
+    ]
+  },
   solve: circuitSheet,
   key: ({ answer }) =>
     `${answer?.pump?.id ?? ''} ${answer?.pipes.map((pipe) => pipe.size.name).join()}`,

@@ -462,7 +462,7 @@ export const gasSpec = sheetSpec()({
   inputs: ({ gas, prices, appliances, survey }) => [
     gas,
     prices,
-    appliances,
+    ...fitted(appliances).filter((one) => burnsGas(one.kind)),
     survey.gasWorkingGauge_Pa,
     survey.gasStaticGauge_Pa,
     survey.gasLoad,
@@ -470,6 +470,7 @@ export const gasSpec = sheetSpec()({
     survey.elevation_m,
     survey.looked.shakes,
   ],
+  beside: ({ appliances }) => [appliances],
   solve: gasSheet,
   key: ({ answer }) => `${answer?.pipes.map((pipe) => pipe.pipe.size.name).join()}`,
   says: gasSentence,

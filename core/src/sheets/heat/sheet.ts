@@ -154,9 +154,7 @@ function answerOption(
   const gas = fuelGases[practice.name][document.survey.fuel]
   const others = {
     ...document,
-    appliances: document.appliances.filter(
-      (one) => one.stay !== 'new' || one.kind === 'cooktop' || one.kind === 'other-gas',
-    ),
+    appliances: burningBeside(document.appliances),
   }
   const gas_m3_s = loadOf_m3_s(others) + (figures?.input_W ?? 0) / gas.grossHeat_J_m3
   if (!figures) return { option, figures, missing, comparison: undefined, gas_m3_s }
@@ -245,19 +243,24 @@ function missingForHeat(document: JobDocument, practice: Practice, answer: HeatA
   ]
 }
 
+/** What burns beside the way that is chosen: what stays, and what no way replaces. */
+const burningBeside = (appliances: JobDocument['appliances']): JobDocument['appliances'] =>
+  appliances.filter(
+    (one) => one.stay !== 'new' || one.kind === 'cooktop' || one.kind === 'other-gas',
+  )
+
 export const heatSpec = sheetSpec()({
   id: 'heat',
   name: 'Heat and hot water',
   stage: 'design',
   place: 'heat',
-  inputs: ({ heat, hotWater, heating, schools, survey, appliances }) => [
+  inputs: ({ heat, hotWater, schools, survey, appliances }) => [
     heat,
     hotWater?.outlets,
     hotWater?.scenario,
     hotWater?.storeTemp_K,
     hotWater?.wantedGauge_Pa,
     hotWater?.loopLoss_W,
-    heating !== null,
     schools,
     survey.mainPoints,
     survey.coldMainStaticGauge_Pa,
@@ -270,8 +273,9 @@ export const heatSpec = sheetSpec()({
     survey.gasWorkingGauge_Pa,
     survey.fuel,
     survey.elevation_m,
-    appliances,
+    ...burningBeside(appliances),
   ],
+  beside: ({ heating }) => [heating !== null],
   solve: heatSheet,
   key: ({ findings }) =>
     findings

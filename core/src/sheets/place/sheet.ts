@@ -25,13 +25,12 @@ export const placeSpec = sheetSpec()({
   name: 'Place',
   stage: 'survey',
   place: 'survey.looked',
-  inputs: ({ survey, schools, appliances, hotWater }) => [
+  inputs: ({ survey, schools }) => [
     survey.looked,
     survey.draught,
     survey.ignitionHeight_m,
     schools.safetyPan,
-    appliances,
-    hotWater !== null,
   ],
+  beside: ({ appliances, hotWater }) => [appliances, hotWater !== null],
   solve: placeSheet,
 })

@@ -37,6 +37,7 @@ export const platesSpec = sheetSpec()({
   name: 'Rating plates',
   stage: 'survey',
   place: 'appliances',
-  inputs: ({ appliances, parts, survey }) => [appliances, parts, survey.visitedOn],
+  inputs: ({ appliances, parts }) => [appliances, parts],
+  beside: ({ survey }) => [survey.visitedOn],
   solve: platesSheet,
 })

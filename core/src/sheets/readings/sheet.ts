@@ -85,12 +85,13 @@ export const readingsSpec = sheetSpec()({
   name: 'Readings',
   stage: 'survey',
   place: 'survey',
-  inputs: ({ survey, appliances, heating, hotWater }) => [
-    ...Object.entries(survey).flatMap(([key, value]) => (elsewhere.has(key) ? [] : [value])),
-    appliances,
-    heating && heating.fluid,
-    hotWater !== null,
+  inputs: (document) => [
+    ...Object.entries(document.survey).flatMap(([key, value]) =>
+      elsewhere.has(key) ? [] : [value],
+    ),
+    loadOf_m3_s(document),
   ],
+  beside: ({ appliances, heating, hotWater }) => [appliances, heating?.fluid, hotWater !== null],
   solve: readingsSheet,
 })
 

@@ -211,7 +211,7 @@ export const reliefSpec = sheetSpec<{ safety: SafetyAnswer }>()({
   name: 'Relief and discharge',
   stage: 'design',
   place: 'reliefs',
-  inputs: ({ reliefs, pan, parts, appliances, schools, survey, heating, hotWater }) => [
+  inputs: ({ reliefs, pan, parts, appliances, schools, survey, heating }, { safety }) => [
     reliefs,
     pan,
     parts,
@@ -220,10 +220,16 @@ export const reliefSpec = sheetSpec<{ safety: SafetyAnswer }>()({
     survey.looked,
     survey.elevation_m,
     survey.fuel,
-    heating,
-    hotWater !== null,
+    survey.incomingColdestTemp_K ?? survey.incomingTemp_K,
+    heating?.reliefSetGauge_Pa,
+    heating?.weakParts,
+    heating?.furtherVessels,
+    heating?.vesselMaxWorkingGauge_Pa,
+    safety?.expansionReliefGauge_Pa,
+    safety?.temperatureReliefGauge_Pa,
+    safety?.temperatureReliefTemp_K,
   ],
-  after: ['safety'],
+  beside: ({ heating, hotWater }) => [heating, hotWater !== null],
   solve: (document, practice, { safety }) => reliefSheet(document, practice, safety),
   says: reliefSentence,
 })

@@ -218,18 +218,23 @@ export const safetySpec = sheetSpec<{ readings: ReadingsAnswer; heat: HeatAnswer
   name: 'Hot water safety',
   stage: 'design',
   place: 'hotWater',
-  inputs: ({ hotWater, appliances, survey, schools }) => [
-    hotWater?.safety,
-    hotWater?.storeTemp_K,
-    appliances,
-    survey.looked,
-    survey.coldMainStaticGauge_Pa,
-    survey.incomingTemp_K,
-    survey.incomingColdestTemp_K,
-    survey.elevation_m,
-    schools,
-  ],
-  after: ['readings', 'heat'],
+  inputs: (document, { heat }) => {
+    const { hotWater, survey, schools } = document
+    return [
+      hotWater?.safety,
+      hotWater?.storeTemp_K,
+      hotWaterHeater(document),
+      survey.looked,
+      survey.coldMainStaticGauge_Pa,
+      survey.mainPoints,
+      survey.incomingTemp_K,
+      survey.incomingColdestTemp_K,
+      survey.elevation_m,
+      schools,
+      heat?.wanted_m3_s,
+    ]
+  },
+  beside: ({ appliances }) => [appliances],
   solve: (document, practice, { readings, heat }) =>
     safetySheet(document, practice, readings, heat),
   key: ({ answer }) => `${answer?.fitted_m3 ?? ''}`,

@@ -61,15 +61,14 @@ export const siteSpec = sheetSpec()({
   name: 'Site',
   stage: 'survey',
   place: 'survey.elevation_m',
-  inputs: ({ site, survey, heating, hotWater }) => [
+  inputs: ({ site, survey }) => [
     site,
     survey.elevation_m,
     survey.topEmitterHeight_m,
     survey.topOutletHeight_m,
     survey.supplies,
     survey.visitedOn,
-    heating !== null,
-    hotWater !== null,
   ],
+  beside: ({ heating, hotWater }) => [heating !== null, hotWater !== null],
   solve: siteSheet,
 })
