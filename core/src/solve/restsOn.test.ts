@@ -145,3 +145,30 @@ test('with its memory only what reads the change is solved again', () => {
   const again = solvedSpecs.map(({ id }) => id).filter((id) => after[id] !== before[id])
   expect(again).toEqual(['gas', 'tightness'])
 })
+
+test('what one sheet asks reopens no other that does not rest on it', () => {
+  const job = kestrelWeir()
+  const proofs = new Map(solvedSpecs.map(({ id }) => [id, restsOn(id, job, answersOf(solve(job)))]))
+  const reopened = (path: (string | number)[], value: unknown) => {
+    const changed = applyEdits(job, [{ path, value }])
+    const answers = answersOf(solve(changed))
+    return solvedSpecs
+      .map(({ id }) => id)
+      .filter((id) => restsOn(id, changed, answers) !== proofs.get(id))
+  }
+  expect(reopened(['survey', 'looked', 'drain', 'answer'], 'pumped')).toEqual([
+    'place',
+    'safety',
+    'relief',
+  ])
+  expect(reopened(['survey', 'visitedOn'], '2026-11-01')).toEqual(['site'])
+  expect(reopened(['heating', 'chargeGauge_Pa'], null)).toEqual([])
+  expect(reopened(['heating', 'vesselSize_m3'], 0.025)).toEqual(['vessel'])
+  expect(reopened(['gas', 'segments', 0, 'elbows'], 5)).toEqual(['gas', 'tightness'])
+  expect(reopened(['hotWater', 'outlets', 0, 'tempered'], 'no')).toEqual(['heat', 'water'])
+  expect(reopened(['appliances', 1, 'water_m3', 'value'], 0.29)).toEqual([
+    'plates',
+    'safety',
+    'relief',
+  ])
+})

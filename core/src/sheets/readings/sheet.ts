@@ -1,3 +1,4 @@
+import { askedOf } from '../../job/asked'
 import { sheetSpec } from '../sheetSpec'
 import { sources } from '../../answer/sources'
 import type { Working } from '../../answer/working'
@@ -89,6 +90,9 @@ export const readingsSpec = sheetSpec()({
     ...Object.entries(document.survey).flatMap(([key, value]) =>
       elsewhere.has(key) ? [] : [value],
     ),
+    ...[...askedOf(document, 'main'), ...askedOf(document, 'gas')].map(
+      ({ key }) => document.survey.looked[key],
+    ),
     loadOf_m3_s(document),
   ],
   beside: ({ appliances, heating, hotWater }) => [appliances, heating?.fluid, hotWater !== null],
@@ -96,4 +100,11 @@ export const readingsSpec = sheetSpec()({
 })
 
 /** Of the survey, what other sheets ask for. */
-const elsewhere = new Set<string>(['supplies', 'draught', 'visitedOn', 'placePhotos', 'inspecting'])
+const elsewhere = new Set<string>([
+  'looked',
+  'supplies',
+  'draught',
+  'visitedOn',
+  'placePhotos',
+  'inspecting',
+])
