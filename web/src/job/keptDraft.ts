@@ -55,6 +55,12 @@ export function keepDraft(jobId: string, kept: Kept): boolean {
 
 export const forgetDraft = (jobId: string): void => localStorage.removeItem(keyOf(jobId))
 
+/** Forgets what this tab kept, where nothing of it is a change any more; what another tab kept since stays. */
+export function forgetMine(jobId: string): void {
+  const text = mine.get(jobId)
+  if (text !== undefined && localStorage.getItem(keyOf(jobId)) === text) forgetDraft(jobId)
+}
+
 /** Hears of what another tab of this browser keeps. */
 export function onKeptElsewhere(jobId: string, hear: (kept: Kept) => void): () => void {
   const onStorage = ({ key, newValue }: StorageEvent) => {

@@ -68,6 +68,35 @@ test('what is typed is kept at once, saved shortly after, and then no longer kep
   expect(keptDraft('job')).toBeUndefined()
 })
 
+test('what is undone before it was saved does not come back with the next page', async () => {
+  const { result, unmount } = tab()
+  act(() => result.current.edit(address('1 Lane')))
+  act(() => result.current.undo())
+  unmount()
+  expect(keptDraft('job')).toBeUndefined()
+  expect(tab().result.current.document.site.address).toBe('')
+})
+
+test('what is undone after it was saved is a change again, kept and sent', async () => {
+  const { result } = tab()
+  act(() => result.current.edit(address('1 Lane')))
+  await later(600)
+  act(() => result.current.undo())
+  expect(keptDraft('job')?.document.site.address).toBe('')
+  await later(600)
+  expect(sent.map((one) => one.document.site.address)).toEqual(['1 Lane', ''])
+})
+
+test('what another tab keeps is not forgotten by a page on which nothing was typed', async () => {
+  const first = tab()
+  act(() => first.result.current.edit(address('9 Lane')))
+  const text = localStorage.getItem('draft:job') ?? ''
+  first.unmount()
+  localStorage.setItem('draft:job', text.replace('9 Lane', '10 Lane'))
+  tab().unmount()
+  expect(keptDraft('job')?.document.site.address).toBe('10 Lane')
+})
+
 test('without a server it waits, survives the page, and is sent when the server is there', async () => {
   reply = () => 'away'
   const first = tab()

@@ -6,6 +6,7 @@ import { z } from 'zod'
 import { ApiError, call } from '../api/client'
 import {
   forgetDraft,
+  forgetMine,
   joinedTabs,
   keepDraft,
   keptDraft,
@@ -148,6 +149,11 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
   }, [client, jobId, put, who])
 
   useEffect(() => {
+    if (!changed && !busy.current && same(document, base.current.document)) {
+      // Undone before it was sent: with the next page it would come back.
+      forgetMine(jobId)
+      return
+    }
     if (!changed || save === 'conflict' || save === 'refused') return
     const beside = keptSince(jobId)
     const whole =
