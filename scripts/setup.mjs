@@ -69,9 +69,8 @@ export function ensureInstalled() {
   }
   if (!fresh) {
     say('installing packages; the database driver may compile for two minutes …')
-    // Not `npm ci`: npm 11 calls a lock file out of step that lists packages of other platforms, and this installs the same versions.
     if (
-      spawnSync('npm', ['install', '--no-audit', '--no-fund', '--loglevel=error'], {
+      spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
         cwd: root,
         stdio: 'inherit',
         env: npmEnv(),

@@ -39,6 +39,12 @@ const readJson = (path) => (existsSync(path) ? JSON.parse(readFileSync(path, 'ut
 await Promise.all([
   check('types', [bin('typescript/bin/tsc'), '-p', 'tsconfig.json', '--noEmit']),
   check('lint', [bin('eslint/bin/eslint.js'), '.']),
+  check('dead code and undeclared packages', [
+    bin('knip/bin/knip.js'),
+    '--no-progress',
+    '--no-config-hints',
+  ]),
+  check('licences', ['scripts/licences.mjs']),
   check('formatting', [bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']),
 ])
 

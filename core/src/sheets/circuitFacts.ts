@@ -1,6 +1,5 @@
 import { flowForHeat_m3_s, smallestWithin } from '../methods/circuit/heatingCircuit'
-import { fluidAt, glycolLimits } from '../methods/fluid/glycol'
-import type { HeatingFluid } from '../methods/fluid/glycol'
+import { fluidAt } from '../methods/fluid/glycol'
 import { heatingFluidOf } from '../job/heatingFluid'
 import type { PipeSize } from '../methods/materials/pipes'
 import { materials, sizeNamed } from '../methods/materials/pipes'
@@ -124,7 +123,3 @@ export function circuitFacts(
   }
   return { loads, flows, loadsEach, sizes, flowOf }
 }
-
-/** Whether the glycol tables cover what is in the circuit. */
-export const fluidCovered = ({ kind, massFraction }: HeatingFluid): boolean =>
-  kind === 'water' || massFraction <= glycolLimits.properties + 1e-9

@@ -1,6 +1,5 @@
 import type { Finding } from '../answer/finding'
 import type { Sheet } from '../answer/sheet'
-import { fuelGases } from '../methods/gas/fuel'
 import type { JobDocument } from '../job/document'
 import type { Practice } from '../practice/practices'
 import { practices } from '../practice/practices'
@@ -104,6 +103,3 @@ function sequenceTargets(
     practice: practice.name,
   }
 }
-
-/** The fuel's data for a job. */
-export const fuelOf = (document: JobDocument) => fuelGases[document.practice][document.survey.fuel]

@@ -7,7 +7,6 @@ export const psi_Pa = 6894.757293168361
 export const inchWater_Pa = 249.08891
 export const foot_m = 0.3048
 export const inch_m = 0.0254
-export const pound_kg = 0.45359237
 export const btu_J = 1055.05585262
 export const btuPerHour_W = btu_J / 3600
 export const usGallon_m3 = 0.003785411784

@@ -1,14 +1,11 @@
 import { existsSync } from 'node:fs'
 import swagger from '@fastify/swagger'
+import { openApi } from './openApi'
 import { JobDocument, JobFile, OwnUnits, PersonParams, PersonSchema, Refused } from '@hestian/core'
 import type { FastifyInstance } from 'fastify'
 import Fastify from 'fastify'
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
-import {
-  jsonSchemaTransform,
-  serializerCompiler,
-  validatorCompiler,
-} from 'fastify-type-provider-zod'
+import { serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod'
 import { z } from 'zod'
 import { checkDatabase } from '../db/checkDatabase'
 import { Database } from '../db/database'
@@ -85,17 +82,7 @@ export async function buildApp(options: AppOptions): Promise<App> {
   await guardDoors(http, { hosts: options.hosts ?? [] })
   const parts = await openParts(options, clock, (error) => http.log.error(error))
   http.addHook('onClose', parts.close)
-  await http.register(swagger, {
-    openapi: {
-      info: {
-        title: 'Hestian',
-        version: '1',
-        description:
-          'Design, proving, commissioning and handover of heating and hot water installations. Quantities are SI; pressures gauge unless the key says abs.',
-      },
-    },
-    transform: jsonSchemaTransform,
-  })
+  await http.register(swagger, openApi)
   await http.register((api) => registerRoutes(api, parts, { ...options, clock }), {
     prefix: '/api',
   })

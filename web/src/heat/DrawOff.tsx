@@ -37,7 +37,7 @@ export function DrawOff({ answer }: { readonly answer: HeatAnswer }) {
       pause_ms,
     )
     return () => clearTimeout(timer)
-    // The key says everything of the models: a new object with the same figures asks nothing new.
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the key says everything of the models: a new object with the same figures asks nothing new
   }, [ask, key, ready])
   const done =
     work.state === 'done' ? work.answer : work.state === 'working' ? work.before : undefined

@@ -44,6 +44,8 @@ const yesNo = [
   { id: 'no' as const, text: 'no' },
 ]
 
+const none: NonNullable<ReliefAnswer['discharge']>['faults'] = []
+
 /** The discharge pipe: drawn from the side with every fault where it is, and its pieces in the way of the water. */
 export function DischargeRun({
   answer,
@@ -57,7 +59,7 @@ export function DischargeRun({
   const [selected, setSelected] = useState<number>()
   const { valve, discharge } = answer
   const run = valve.discharge
-  const faults = discharge?.faults ?? []
+  const faults = discharge?.faults ?? none
   const drawing = useMemo(
     () =>
       dischargeElevation(

@@ -53,6 +53,7 @@ export class OutboxStore {
 // Async, so that a browser that throws at once is caught like one that refuses later.
 const open = async (): Promise<IDBPDatabase> =>
   openDB('hestian', 2, {
+    // eslint-disable-next-line @typescript-eslint/no-misused-promises -- idb waits for the transaction, not for what is given back
     upgrade: async (db, from, _to, transaction) => {
       db.createObjectStore(store, { keyPath: 'seq', autoIncrement: true })
       if (from < 1) return

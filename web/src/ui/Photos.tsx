@@ -73,6 +73,7 @@ export function useEvidenceUrl(evidence: Evidence): string {
   const url = useMemo(() => {
     const blob = waitingBlob(evidence.hash)
     return blob ? URL.createObjectURL(blob) : `/api/evidence/${evidence.hash}`
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- `waiting` says when the queue has sent it: then the server shows it
   }, [evidence.hash, waiting])
   useEffect(
     () => () => {

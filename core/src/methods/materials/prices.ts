@@ -1,5 +1,4 @@
 import type { MaterialName, PipeSize } from './pipes'
-import { sizeNamed } from './pipes'
 
 /** A price for a metre of a size, in whatever money the firm reckons in. */
 export interface PipePrice {
@@ -49,7 +48,3 @@ export function priceList(
     (own.get(`${material}/${size.name}`) ?? genericPrice(material, size.bore_m)) *
     Math.max(length_m, 0.1)
 }
-
-/** Prices of sizes that are no longer in the catalogue: kept, and said to be unused. */
-export const unusedPrices = (prices: readonly PipePrice[]): readonly PipePrice[] =>
-  prices.filter((price) => !sizeNamed(price.material, price.size))

@@ -12,16 +12,6 @@ export interface GenericValve {
 export const valveOutlets = ['G1/2', 'G3/4', 'G1', 'G1-1/4', 'G1-1/2', 'G2'] as const
 export type ValveOutlet = (typeof valveOutlets)[number]
 
-/** Bore of a valve outlet's full size, m. Common practice, no source. */
-export const outletBore_m: Readonly<Record<ValveOutlet, number>> = {
-  'G1/2': 0.0157,
-  'G3/4': 0.0209,
-  G1: 0.0266,
-  'G1-1/4': 0.035,
-  'G1-1/2': 0.0408,
-  G2: 0.0525,
-}
-
 /** Derated coefficient of the generic valves: with it they meet the rows of the membrane table within 10 %. Assumed. */
 export const genericCoefficient = 0.4
 

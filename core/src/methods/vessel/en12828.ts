@@ -1,9 +1,5 @@
 import { celsius } from '../water/water'
 
-/** Atmosphere by the standard's own convention; a calculation uses the site's instead. */
-export const en12828Atmosphere_Pa = 100000
-/** Usual margin of the initial pressure over the static head. */
-export const en12828Margin_Pa = 30000
 const headPerMetre_Pa_m = 9810
 
 /** Expansion coefficient by the standard's table (fit rounded to 0.01 %), a ratio. 30 to 130 °C; no densities here. Source: sources.en12828. */

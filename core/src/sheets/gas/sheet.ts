@@ -344,10 +344,6 @@ const equations: Readonly<
     source: sources.renouard,
   },
 }
-/** The equation a stage is computed by, with its source. */
-export const gasEquation = (
-  method: GasConditions['method'],
-): { readonly formula: string; readonly source: Working['source'] } => equations[method]
 
 /** The arithmetic of the supply: the load, then every pipe on the way to the index appliance, stage by stage. */
 export function gasWorkings(answer: GasAnswer): readonly Working[] {

@@ -19,7 +19,7 @@ export const returnMost_m_s = 0.7
 export const usualAirTemp_K = 293.15
 /** Foam lagging, and the still air around it. Common practice, no source. */
 export const laggingConductivity_W_mK = 0.035
-export const surfaceCoefficient_W_m2K = 10
+const surfaceCoefficient_W_m2K = 10
 /** Outside of a tube whose table gives only its bore: a ratio. Common practice, no source. */
 const outsideOverBore = 1.12
 
