@@ -15,9 +15,7 @@ export default {
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],
   transform: { '^.+\\.(t|j|mj)sx?$': swc },
   // Dependencies that are published as ES modules only.
-  transformIgnorePatterns: [
-    '/node_modules/(?!(@fastify/static|mime|@hestian)/)',
-  ],
+  transformIgnorePatterns: ['/node_modules/(?!(@fastify/static|mime|@hestian)/)'],
   testEnvironment: 'node',
   setupFiles: ['<rootDir>/scripts/properties.ts'],
   // A machine that does other things meanwhile is slow, not wrong.

@@ -2,10 +2,11 @@ import type { Missing } from '../answer/sheet'
 import type { RecordedSpec, RecordedStep } from '../sheets/sheetSpec'
 
 /** The order of work, step by step. */
-export const stepsSpec: RecordedSpec<'steps'> = {
+export const stepsSpec: RecordedSpec<'steps', Record<never, never>> = {
   id: 'steps',
   name: 'Fill, vent, start',
   stage: 'commission',
+  wordings: {},
   judge: (_document, _practice, { steps }) => {
     const done = steps.filter((step) => step.done).length
     return {

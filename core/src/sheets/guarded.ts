@@ -1,3 +1,4 @@
+import type { Wordings } from '../practice/worded'
 import type { Finding } from '../answer/finding'
 import { sources } from '../answer/sources'
 import type { Sheet } from '../answer/sheet'
@@ -26,3 +27,11 @@ const outsideMethod = (place: string, says: string): Finding => ({
   names: [says],
   source: sources.arithmetic,
 })
+
+/** What any sheet may say. */
+export const guardedWordings = {
+  'outside-method': ({ n }) => ({
+    head: 'This cannot be computed from the figures as they are.',
+    why: `One of them is outside what the method holds for (${n(0)}). Look for a slip of the pen or of the unit; what was typed is kept, and the rest of the job is computed.`,
+  }),
+} satisfies Wordings

@@ -3,15 +3,18 @@ import type { Missing, Sheet } from '../answer/sheet'
 import type { JobDocument } from '../job/document'
 import type { JobRecord } from '../job/records'
 import type { Practice } from '../practice/practices'
+import type { Wordings } from '../practice/worded'
 import type { Show } from '../units/format'
 
 export type StageId =
   'survey' | 'design' | 'plan' | 'prove' | 'commission' | 'handover' | 'aftercare'
 
-interface Named<Id extends string> {
+interface Named<Id extends string, W extends Wordings> {
   readonly id: Id
   readonly name: string
   readonly stage: StageId
+  /** Its findings in words. */
+  readonly wordings: W
 }
 
 /** What was recorded on a job, as far as sheets judge by it. */
@@ -52,7 +55,12 @@ export interface Telling {
  * One sheet of the design: everything that goes through all sheets folds over the list of these (`solve/sheets.ts`).
  * `Of` is what it takes from the sheets before it in the list: answers by sheet id.
  */
-export interface SheetSpec<Id extends string, A, Of = object> extends Named<Id> {
+export interface SheetSpec<
+  Id extends string,
+  A,
+  Of = object,
+  W extends Wordings = Wordings,
+> extends Named<Id, W> {
   /** Where a figure outside its method is shown. */
   readonly place: string
   /** What it rests on: parts of the document, and figures it takes from the answers before it. A proof of it is open again when one is another. */
@@ -72,7 +80,10 @@ export interface SheetSpec<Id extends string, A, Of = object> extends Named<Id> 
 }
 
 /** A sheet that is made of records: it has a state, and no answer to solve. */
-export interface RecordedSpec<Id extends string> extends Named<Id> {
+export interface RecordedSpec<Id extends string, W extends Wordings = Wordings> extends Named<
+  Id,
+  W
+> {
   readonly judge: (
     document: JobDocument,
     practice: Practice,
@@ -89,5 +100,7 @@ export interface RecordedSpec<Id extends string> extends Named<Id> {
 /** Gives a sheet its types: the id as it is written, what it answers, what it takes from others. */
 export const sheetSpec =
   <Of = object>() =>
-  <const Id extends string, A>(spec: SheetSpec<Id, A, Of>): SheetSpec<Id, A, Of> =>
+  <const Id extends string, A, W extends Wordings>(
+    spec: SheetSpec<Id, A, Of, W>,
+  ): SheetSpec<Id, A, Of, W> =>
     spec

@@ -1,3 +1,4 @@
+import { gasTightnessWordings } from './wording'
 import { sheetSpec } from '../../sheets/sheetSpec'
 import { missingTest } from './missingTest'
 import { hasGas, noGas } from '../../job/hasGas'
@@ -42,6 +43,7 @@ export const tightnessSpec = sheetSpec<{ gas: GasAnswer }>()({
   id: 'tightness',
   name: 'Gas tightness',
   stage: 'prove',
+  wordings: gasTightnessWordings,
   place: 'gas',
   restsWith: 'gas',
   inputs: (_document, { gas }) => [gas],

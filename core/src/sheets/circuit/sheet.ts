@@ -1,3 +1,4 @@
+import { circuitWordings } from './wording'
 import { circuitSentence } from './sentence'
 import { sheetSpec } from '../sheetSpec'
 import type { CircuitFinding } from './wording'
@@ -218,6 +219,7 @@ export const circuitSpec = sheetSpec()({
   id: 'circuit',
   name: 'Heating circuit',
   stage: 'design',
+  wordings: circuitWordings,
   place: 'heating',
   inputs: (document) => {
     const { heating, heat, survey } = document

@@ -1,3 +1,4 @@
+import { gasWordings } from './wording'
 import { gasSentence } from './sentence'
 import { hasGas, noGas } from '../../job/hasGas'
 import { sheetSpec } from '../sheetSpec'
@@ -454,6 +455,7 @@ export const gasSpec = sheetSpec()({
   id: 'gas',
   name: 'Gas supply',
   stage: 'design',
+  wordings: gasWordings,
   place: 'gas.segments',
   inputs: ({ gas, prices, appliances, survey }) => [
     gas,

@@ -1,3 +1,4 @@
+import { heatWordings } from './wording'
 import { heatSentence } from './sentence'
 import { sheetSpec } from '../sheetSpec'
 import { atMost } from '../../answer/expect'
@@ -253,6 +254,7 @@ export const heatSpec = sheetSpec()({
   id: 'heat',
   name: 'Heat and hot water',
   stage: 'design',
+  wordings: heatWordings,
   place: 'heat',
   inputs: ({ heat, hotWater, schools, survey, appliances }) => [
     heat,

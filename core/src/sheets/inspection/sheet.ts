@@ -1,3 +1,4 @@
+import { inspectionWordings } from './wording'
 import type { RecordedSpec } from '../sheetSpec'
 import type { InspectionFinding } from './wording'
 import type { BodyOf, JobRecord } from '../../job/records'
@@ -66,10 +67,11 @@ export const lastInspected = (entries: readonly JobRecord[]): AllInspected =>
     ofKind(entries, 'inspected').map(({ body, at, by }) => [body.item, { body, at, by }]),
   )
 
-export const inspectionSpec: RecordedSpec<'inspection'> = {
+export const inspectionSpec: RecordedSpec<'inspection', typeof inspectionWordings> = {
   id: 'inspection',
   name: 'Inspection',
   stage: 'survey',
+  wordings: inspectionWordings,
   judge: (document, practice, { entries }) => {
     const inspected = lastInspected(entries)
     const items = inspectionItems(document, practice, showIn(practice.units))

@@ -1,3 +1,4 @@
+import { placeWordings } from './wording'
 import { sheetSpec } from '../sheetSpec'
 import type { JobDocument } from '../../job/document'
 import type { Practice } from '../../practice/practices'
@@ -24,6 +25,7 @@ export const placeSpec = sheetSpec()({
   id: 'place',
   name: 'Place',
   stage: 'survey',
+  wordings: placeWordings,
   place: 'survey.looked',
   inputs: ({ survey, schools }) => [
     survey.looked,

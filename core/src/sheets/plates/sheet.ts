@@ -1,3 +1,4 @@
+import { platesWordings } from './wording'
 import { sheetSpec } from '../sheetSpec'
 import type { JobDocument } from '../../job/document'
 import { burnsGas, plateFields } from '../../job/fields'
@@ -36,6 +37,7 @@ export const platesSpec = sheetSpec()({
   id: 'plates',
   name: 'Rating plates',
   stage: 'survey',
+  wordings: platesWordings,
   place: 'appliances',
   inputs: ({ appliances, parts }) => [appliances, parts],
   beside: ({ survey }) => [survey.visitedOn],

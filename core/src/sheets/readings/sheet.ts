@@ -1,3 +1,4 @@
+import { readingsWordings } from './wording'
 import { askedOf } from '../../job/asked'
 import { sheetSpec } from '../sheetSpec'
 import { sources } from '../../answer/sources'
@@ -85,6 +86,7 @@ export const readingsSpec = sheetSpec()({
   id: 'readings',
   name: 'Readings',
   stage: 'survey',
+  wordings: readingsWordings,
   place: 'survey',
   inputs: (document) => [
     ...Object.entries(document.survey).flatMap(([key, value]) =>

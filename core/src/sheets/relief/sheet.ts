@@ -1,3 +1,4 @@
+import { reliefWordings } from './wording'
 import { reliefSentence } from './sentence'
 import { sheetSpec } from '../sheetSpec'
 import type { ReliefFinding } from './wording'
@@ -210,6 +211,7 @@ export const reliefSpec = sheetSpec<{ safety: SafetyAnswer }>()({
   id: 'relief',
   name: 'Relief and discharge',
   stage: 'design',
+  wordings: reliefWordings,
   place: 'reliefs',
   inputs: ({ reliefs, pan, parts, appliances, schools, survey, heating }, { safety }) => [
     reliefs,

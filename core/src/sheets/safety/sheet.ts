@@ -1,3 +1,4 @@
+import { safetyWordings } from './wording'
 import { safetySentence } from './sentence'
 import { sheetSpec } from '../sheetSpec'
 import { mainGauge_Pa } from '../../methods/supply/mainCurve'
@@ -217,6 +218,7 @@ export const safetySpec = sheetSpec<{ readings: ReadingsAnswer; heat: HeatAnswer
   id: 'safety',
   name: 'Hot water safety',
   stage: 'design',
+  wordings: safetyWordings,
   place: 'hotWater',
   inputs: (document, { heat }) => {
     const { hotWater, survey, schools } = document

@@ -1,3 +1,4 @@
+import { siteWordings } from './wording'
 import { sheetSpec } from '../sheetSpec'
 import type { SiteFinding } from './wording'
 import { sources } from '../../answer/sources'
@@ -60,6 +61,7 @@ export const siteSpec = sheetSpec()({
   id: 'site',
   name: 'Site',
   stage: 'survey',
+  wordings: siteWordings,
   place: 'survey.elevation_m',
   inputs: ({ site, survey }) => [
     site,

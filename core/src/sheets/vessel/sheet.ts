@@ -1,3 +1,4 @@
+import { vesselWordings } from './wording'
 import { vesselSentence } from './sentence'
 import { sheetSpec } from '../sheetSpec'
 import type { VesselFinding } from './wording'
@@ -283,6 +284,7 @@ export const vesselSpec = sheetSpec()({
   id: 'vessel',
   name: 'Heating vessel',
   stage: 'design',
+  wordings: vesselWordings,
   place: 'heating',
   inputs: (document) => {
     const { heating, heat, survey } = document

@@ -1,3 +1,4 @@
+import { waterWordings } from './wording'
 import { waterSentence } from './sentence'
 import { sheetSpec } from '../sheetSpec'
 import type { CircuitAnswer } from '../circuit/answer'
@@ -514,6 +515,7 @@ export const waterSpec = sheetSpec<{ circuit: CircuitAnswer }>()({
   id: 'water',
   name: 'Water feed',
   stage: 'design',
+  wordings: waterWordings,
   place: 'water.segments',
   inputs: (document, { circuit }) => {
     const { water, prices, hotWater, survey, schools } = document
