@@ -268,7 +268,7 @@ function heatingSequence(practice: Practice, t: SequenceTargets): readonly Step[
               least: fill - vessel.fillTolerance_Pa,
               most: fill + vessel.fillTolerance_Pa,
             }),
-        limitSays: 'within the fill tolerance of the charge for the temperature of the day',
+        limitSays: 'within the fill tolerance of the cold fill of the design',
       },
     }),
     ...(lever

@@ -1,5 +1,5 @@
 import type { Finding } from '../answer/finding'
-import type { SheetId } from './sheets'
+import type { SheetId } from './sheetIds'
 import type { OffItem } from './offStrip'
 import { offWords } from './offStrip'
 import type { JudgedSheet } from './judgeSheets'

@@ -1,4 +1,4 @@
-import type { SheetId } from './sheets'
+import type { SheetId } from './sheetIds'
 import { stageSheets } from './sheets'
 import type { StageId } from '../sheets/sheetSpec'
 import { judgeSheets, recordedOf } from './judgeSheets'
@@ -55,22 +55,7 @@ export function judge(solution: Solution, records: Records): Judgement {
   const inspected = lastInspected(records.entries)
   const recorded = recordedOf(records.entries, { tests, gasTight, steps })
   const sheets = judgeSheets(solution, records, recorded)
-  const stages = (Object.keys(stageSheets) as StageId[]).map((id) => {
-    const done = stageSheets[id].filter(
-      (sheet) => sheets[sheet].state === 'proven' || sheets[sheet].state === 'does-not-apply',
-    ).length
-    const of = stageSheets[id].length
-    const stepsDone = steps.filter((one) => one.progress.state === 'done').length
-    const bySteps = id === 'commission' && steps.length > 0 && done < of
-    return {
-      id,
-      sheets: stageSheets[id],
-      proven: done,
-      of,
-      share: bySteps ? (0.98 * stepsDone) / steps.length : of === 0 ? 0 : done / of,
-      ...(bySteps ? { steps: { done: stepsDone, of: steps.length } } : {}),
-    }
-  })
+  const stages = (Object.keys(stageSheets) as StageId[]).map((id) => judgeStage(id, sheets, steps))
   const missing = handoverMissing(sheets, off)
   return {
     off,
@@ -83,5 +68,29 @@ export function judge(solution: Solution, records: Records): Judgement {
     stages,
     missing,
     canSign: missing.length === 0,
+  }
+}
+
+/** A stage made of steps is this far when all are done and nobody has signed for it yet. */
+const allButSigned = 0.98
+
+function judgeStage(
+  id: StageId,
+  sheets: Judgement['sheets'],
+  steps: readonly JudgedStep[],
+): JudgedStage {
+  const mine = stageSheets[id]
+  const proven = mine.filter((sheet) =>
+    ['proven', 'does-not-apply'].includes(sheets[sheet].state),
+  ).length
+  const plain = { id, sheets: mine, proven, of: mine.length }
+  if (mine.length === 0) return { ...plain, share: 0 }
+  if (id !== 'commission' || steps.length === 0 || proven === mine.length)
+    return { ...plain, share: proven / mine.length }
+  const done = steps.filter((one) => one.progress.state === 'done').length
+  return {
+    ...plain,
+    share: (allButSigned * done) / steps.length,
+    steps: { done, of: steps.length },
   }
 }

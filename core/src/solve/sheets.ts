@@ -1,3 +1,4 @@
+import type { SheetId } from './sheetIds'
 import type { Sheet } from '../answer/sheet'
 import { tightnessSpec } from '../bench/gas-tightness/sheet'
 import type { JobDocument } from '../job/document'
@@ -39,10 +40,9 @@ export const sheetList = [
   tightnessSpec,
   stepsSpec,
   handoverSpec,
-] as const
+] as const satisfies readonly { readonly id: SheetId }[]
 
 type Listed = (typeof sheetList)[number]
-export type SheetId = Listed['id']
 type Solved = Extract<Listed, { readonly inputs: unknown }>
 export type SolvedSheetId = Solved['id']
 
@@ -56,10 +56,6 @@ export type Sheets = { readonly [Id in SolvedSheetId]: Sheet<Answers[Id]> }
 export type AnySpec = SheetSpec<SolvedSheetId, unknown, Partial<Answers>>
 type AnyRecorded = RecordedSpec<SheetId>
 
-export const sheetIds = sheetList.map((spec) => spec.id) as unknown as readonly [
-  SheetId,
-  ...SheetId[],
-]
 // The list is wider than the sum of its members' types: each solves with its own part of the answers.
 export const solvedSpecs = sheetList.filter(
   (spec) => 'inputs' in spec,
@@ -115,15 +111,3 @@ export const solveSheet = (
   practice: Practice,
   answers: Partial<Answers>,
 ): Sheet<unknown> => guarded(spec.place, () => spec.solve(document, practice, answers))
-
-/** Sheets as records of the first version named them. */
-export const oldSheetIds: Readonly<Record<string, SheetId>> = {
-  S1: 'site',
-  S2: 'readings',
-  S3: 'plates',
-  D1: 'vessel',
-  D2: 'gas',
-  P1: 'tightness',
-  C1: 'steps',
-  H1: 'handover',
-}

@@ -1,3 +1,5 @@
+import { sheetIds } from './sheetIds'
+import { sheetList } from './sheets'
 import fc from 'fast-check'
 import { findingIds } from './wording'
 import { sources } from '../answer/sources'
@@ -288,3 +290,6 @@ test('the schema says what a name is and what a temperature may be', () => {
   const result = Schema.safeParse({ ...house(), site: { ...house().site, name: ' ' } })
   expect(result.error?.issues[0]?.message).toBe('needs a name')
 })
+
+test('the sheets stand in the order of their names', () =>
+  expect(sheetList.map(({ id }) => id)).toEqual([...sheetIds]))

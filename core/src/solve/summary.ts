@@ -1,3 +1,5 @@
+import type { BoardStage } from './boardStages'
+import { boardStages } from './boardStages'
 import type { JobDocument } from '../job/document'
 import type { PracticeName } from '../practice/practices'
 import { ticketsToProve } from './ticketRules'
@@ -5,15 +7,11 @@ import { ticketWords } from '../practice/tickets'
 import type { Records } from './records'
 import { judge } from './judge'
 import { stageOfSheet } from './sheets'
-import type { SheetId } from './sheets'
+import type { SheetId } from './sheetIds'
 import { solve } from './solve'
 
 /** Raised when a summary says something else of the same job: stored ones are then made again. */
 export const summaryVersion = 3
-
-/** The stages that the board sorts by, in their order. */
-export const boardStages = ['survey', 'design', 'prove', 'commission', 'handover', 'done'] as const
-export type BoardStage = (typeof boardStages)[number]
 
 export interface Summary {
   readonly id: string

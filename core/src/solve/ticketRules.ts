@@ -1,6 +1,6 @@
 import type { JobDocument } from '../job/document'
 import { burnsGas } from '../job/fields'
-import type { SheetId } from './sheets'
+import type { SheetId } from './sheetIds'
 import { fitted } from '../job/asked'
 import { practices } from '../practice/practices'
 import type { Ticket } from '../practice/tickets'

@@ -73,8 +73,11 @@ function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: 
         <span>
           {letter ? (
             <>
-              Revision <b>{letter}</b>
-              {state.frozen ? ', signed' : ''}
+              Revision{' '}
+              <b>
+                {letter}
+                {state.frozen ? ', signed' : ''}
+              </b>
             </>
           ) : (
             'No revision yet'

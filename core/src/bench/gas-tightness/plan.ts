@@ -70,7 +70,8 @@ export function tightnessDesign(
       stabilise_s: rule.stabilise_s,
       test_s:
         rule.pressure.kind === 'north-american'
-          ? naTestDuration_s({ volume_m3: supply.volume_m3, dwelling: true })
+          ? // Whether it is a dwelling is not on file: the longer of the two times, by volume alone.
+            naTestDuration_s({ volume_m3: supply.volume_m3, dwelling: false })
           : rule.test_s,
       volume_m3: supply.volume_m3,
       atmosphere_Pa: supply.atmosphere_Pa,
