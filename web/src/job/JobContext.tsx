@@ -53,10 +53,10 @@ export interface Job {
   readonly person: Person | undefined
 }
 
-const Context = createContext<Job | undefined>(undefined)
+export const JobContext = createContext<Job | undefined>(undefined)
 
 export function useJob(): Job {
-  const job = useContext(Context)
+  const job = useContext(JobContext)
   if (!job) throw new Error('useJob outside a job')
   return job
 }
@@ -182,5 +182,5 @@ export function JobProvider({
     waiting: out.waiting,
     notSent: out.troubled.length,
   }
-  return <Context.Provider value={job}>{children}</Context.Provider>
+  return <JobContext.Provider value={job}>{children}</JobContext.Provider>
 }

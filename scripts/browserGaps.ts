@@ -1,0 +1,15 @@
+import { TextDecoder, TextEncoder } from 'node:util'
+
+/** What every browser has and the simulated one of the unit tests does not. */
+const gaps = {
+  TextEncoder,
+  TextDecoder,
+  CSS: { escape: (text: string) => text.replace(/([^\w-])/g, '\\$1') },
+  ResizeObserver: class {
+    observe() {}
+    unobserve() {}
+    disconnect() {}
+  },
+}
+for (const [name, value] of Object.entries(gaps))
+  if (!(name in globalThis)) Object.assign(globalThis, { [name]: value })

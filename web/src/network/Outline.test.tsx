@@ -1,0 +1,139 @@
+/** @jest-environment jsdom */
+import type { JobDocument } from '@hestian/core'
+import { blankAppliance, blankDocument } from '@hestian/core'
+import { cleanup, fireEvent, render, screen } from '@testing-library/react'
+import { useState } from 'react'
+import { JobStand } from '../job/jobStand.testing'
+import { Outline } from './Outline'
+import { usePipes } from './usePipes'
+
+const job: JobDocument = {
+  ...blankDocument({ name: 'A house', address: '', practice: 'uk-ireland' }),
+  appliances: [blankAppliance({ id: 'boiler', name: 'Boiler', kind: 'boiler' })],
+}
+
+let written: JobDocument
+function Pipes() {
+  const pipes = usePipes('gas')
+  const [selected, setSelected] = useState<string>()
+  return (
+    <Outline
+      pipes={pipes}
+      heads={[['Size', '']]}
+      figures={new Map()}
+      selected={selected}
+      onSelect={setSelected}
+      note=""
+    />
+  )
+}
+const open = (document = job, frozen = false) => {
+  written = document
+  return render(
+    <JobStand job={document} frozen={frozen} onEdit={(_, after) => (written = after)}>
+      <Pipes />
+    </JobStand>,
+  )
+}
+afterEach(cleanup)
+
+const focused = () => document.activeElement as HTMLElement
+const press = (key: string, more: object = {}) => fireEvent.keyDown(focused(), { key, ...more })
+const type = (text: string) => fireEvent.change(focused(), { target: { value: text } })
+/** Names and measures the pipe that was just begun. */
+const fill = (name: string, length: string) => {
+  type(name)
+  press('Enter')
+  type(length)
+  press('Enter')
+}
+const begin = () => fireEvent.click(screen.getByRole('button', { name: 'Begin at the meter' }))
+const tree = () =>
+  written.gas.segments.map(({ name, from, length_m }) => [name, from, length_m?.value])
+
+test('Enter goes on from a pipe, Tab branches beside it, and each is named and measured as one goes', () => {
+  open()
+  begin()
+  fill('Meter to tee', '6,5 m')
+  press('Enter')
+  fill('Tee to boiler', '12 ft')
+  press('Tab')
+  fill('Tee to range', '4')
+  const [tee] = written.gas.segments
+  expect(tree()).toEqual([
+    ['Meter to tee', 'meter', 6.5],
+    ['Tee to boiler', tee?.id, expect.closeTo(3.6576, 6)],
+    ['Tee to range', tee?.id, 4],
+  ])
+  expect(focused().textContent).toMatch(/^Tee to range/)
+})
+
+test('what is no length gets a sentence and stays to be put right', () => {
+  open()
+  begin()
+  type('Meter to tee')
+  press('Enter')
+  type('long')
+  press('Enter')
+  expect(screen.getByRole('alert').textContent).toMatch(/“long”|number/)
+  expect((focused() as HTMLInputElement).value).toBe('long')
+  type('6.5')
+  press('Enter')
+  expect(tree()).toEqual([['Meter to tee', 'meter', 6.5]])
+})
+
+test('arrows go along the pipes, and Delete joins what came after to what came before', () => {
+  open()
+  begin()
+  fill('First', '1')
+  press('Enter')
+  fill('Second', '2')
+  press('Enter')
+  fill('Third', '3')
+  press('ArrowLeft')
+  expect(focused().textContent).toMatch(/^Second/)
+  press('Delete')
+  const [first] = written.gas.segments
+  expect(tree()).toEqual([
+    ['First', 'meter', 1],
+    ['Third', first?.id, 3],
+  ])
+})
+
+test('Escape makes the list one stop again: Tab then leaves and adds nothing', () => {
+  open()
+  begin()
+  fill('First', '1')
+  press('ArrowDown')
+  press('Escape')
+  press('Tab')
+  expect(written.gas.segments).toHaveLength(1)
+})
+
+test('a letter names, a figure measures, and Shift with Tab always leaves', () => {
+  open()
+  begin()
+  fill('First', '1')
+  press('B')
+  expect((focused() as HTMLInputElement).value).toBe('B')
+  type('Beginning')
+  press('Enter')
+  press('7')
+  expect((focused() as HTMLInputElement).value).toBe('7')
+  press('Enter')
+  press('Tab', { shiftKey: true })
+  expect(tree()).toEqual([['Beginning', 'meter', 7]])
+})
+
+test('a frozen design is walked and not changed', () => {
+  open()
+  begin()
+  fill('First', '1')
+  const frozen = written
+  cleanup()
+  open(frozen, true)
+  screen.getAllByRole('row')[1]?.focus()
+  for (const key of ['Enter', 'Tab', 'Delete', '7', 'B']) press(key)
+  expect(written).toBe(frozen)
+  expect(screen.queryByRole('textbox')).toBeNull()
+})
