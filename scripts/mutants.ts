@@ -18,7 +18,7 @@ import { seeded } from './hold/mutateDocument'
  * `--count N` samples so many (100), `--seed N` repeats a run. Prints the survivors; fails below the share that is wanted.
  */
 
-const root = resolve(__dirname, '..')
+const root = resolve(import.meta.dirname, '..')
 const option = (name: string, otherwise: number): number => {
   const at = process.argv.indexOf(`--${name}`)
   return at < 0 ? otherwise : Number(process.argv[at + 1])
