@@ -18,6 +18,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     actionTimeout: 15_000,
     trace: 'retain-on-failure',
+    // A worker between page and server would answer what a journey holds up on purpose; e2e/kept.spec.ts lets it in.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-background-networking'],

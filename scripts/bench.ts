@@ -38,6 +38,7 @@ import {
 } from '@hestian/core'
 import { demoJobs } from '../demo/src/index'
 import { buildApp } from '../server/src/app/app'
+import { pageFigures } from './pageFigures'
 import { gasSheetIn } from './peers/gasSheet'
 import { waterEngine } from './peers/waterEngine'
 
@@ -466,3 +467,5 @@ say(
 /** A gauge at 10 Hz while ten packs print: what requests wait, and how long the event loop is held. */
 const crowded = await manyGauges(1, 12).run(1)
 console.log(`one gauge at 10 Hz, records and ten packs: ${crowded.beside}`)
+
+await pageFigures()

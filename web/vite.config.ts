@@ -3,6 +3,7 @@ import { join } from 'node:path'
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib'
 import react from '@vitejs/plugin-react'
 import type { Plugin } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
 import { defineConfig } from 'vite'
 
 /** Text is squeezed once, at build, as hard as it goes; the server sends what the browser takes. */
@@ -14,20 +15,46 @@ function squeezed(): Plugin {
     configResolved: ({ root, build }) => {
       folder = join(root, build.outDir)
     },
-    closeBundle: () => {
-      for (const name of readdirSync(folder, { recursive: true, encoding: 'utf8' })) {
-        if (!/\.(js|css|html|svg|json)$/.test(name)) continue
-        const text = readFileSync(join(folder, name))
-        const hardest = { params: { [constants.BROTLI_PARAM_QUALITY]: 11 } }
-        writeFileSync(join(folder, `${name}.br`), brotliCompressSync(text, hardest))
-        writeFileSync(join(folder, `${name}.gz`), gzipSync(text, { level: 9 }))
-      }
+    closeBundle: {
+      order: 'post',
+      sequential: true,
+      handler: () => {
+        for (const name of readdirSync(folder, { recursive: true, encoding: 'utf8' })) {
+          if (!/\.(js|css|html|svg|json)$/.test(name)) continue
+          const text = readFileSync(join(folder, name))
+          const hardest = { params: { [constants.BROTLI_PARAM_QUALITY]: 11 } }
+          writeFileSync(join(folder, `${name}.br`), brotliCompressSync(text, hardest))
+          writeFileSync(join(folder, `${name}.gz`), gzipSync(text, { level: 9 }))
+        }
+      },
     },
   }
 }
 
 export default defineConfig({
-  plugins: [react(), squeezed()],
+  plugins: [
+    react(),
+    VitePWA({
+      strategies: 'injectManifest',
+      srcDir: 'src',
+      filename: 'sw.ts',
+      registerType: 'prompt',
+      injectRegister: false,
+      manifest: {
+        name: 'Hestian',
+        short_name: 'Hestian',
+        description: 'Designs, tests and hands over heating and hot water',
+        display: 'standalone',
+        start_url: '/',
+        icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      injectManifest: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
+      },
+    }),
+    squeezed(),
+  ],
   build: { outDir: 'dist', sourcemap: false, chunkSizeWarningLimit: 500 },
   worker: { format: 'es' },
   server: {

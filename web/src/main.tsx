@@ -16,6 +16,8 @@ import { GlobalStyle } from './ui/GlobalStyle'
 const client = new QueryClient({
   defaultOptions: {
     queries: {
+      // The server may be on this machine or in this house while the browser calls itself offline.
+      networkMode: 'always',
       retry: (count, error) =>
         count < 8 && !(error instanceof ApiError && error.code !== 'offline'),
       retryDelay: (attempt) => Math.min(4000, 300 * 2 ** attempt),

@@ -2,66 +2,22 @@ import { z } from 'zod'
 import { JobDocument } from '../job/document'
 import { evidenceTypes } from '../job/known'
 import { instant_ms, JobRecord, recordId, SampleSchema } from '../job/records'
-import { practiceNames } from '../practice/practices'
+import { practiceNames } from '../practice/practiceNames'
 import { sheetIds } from '../solve/sheetIds'
-import { boardStages } from '../solve/boardStages'
-import type { Measure } from '../units/measure'
-import { ranges } from '../units/measure'
-import type { UnitName } from '../units/units'
-import { units } from '../units/units'
-import { tickets } from '../practice/tickets'
+import { PersonSchema, wireId } from './board'
 import { jobLimits } from './limits'
-import type { RefusalCode } from './refusals'
-import { refusals } from './refusals'
 
-const id = z
-  .string()
-  .min(1)
-  .max(60)
-  .regex(/^[\w-]+$/, 'letters, digits, - and _')
-
-export const JobParams = z.object({ jobId: id })
-export const TestParams = z.object({ jobId: id, testId: recordId })
+export const JobParams = z.object({ jobId: wireId })
+export const TestParams = z.object({ jobId: wireId, testId: recordId })
 export const RevisionParams = z.object({
-  jobId: id,
+  jobId: wireId,
   letter: z.string().regex(/^[A-Z]{1,2}$/, 'a letter, as in A'),
 })
-export const StepParams = z.object({ jobId: id, stepId: z.string().min(1).max(200) })
-export const OffParams = z.object({ jobId: id, offId: recordId })
-export const GaugeParams = z.object({ gaugeId: id })
+export const StepParams = z.object({ jobId: wireId, stepId: z.string().min(1).max(200) })
+export const OffParams = z.object({ jobId: wireId, offId: recordId })
+export const GaugeParams = z.object({ gaugeId: wireId })
 
-const refusalCodes = Object.keys(refusals) as [RefusalCode, ...RefusalCode[]]
-export const Refused = z.object({
-  code: z.enum(refusalCodes),
-  says: z.string(),
-  current: z.unknown().optional(),
-})
-export type Refused = z.infer<typeof Refused>
-
-const measures = Object.keys(ranges) as [Measure, ...Measure[]]
-const unitNames = Object.keys(units) as [UnitName, ...UnitName[]]
-
-/** The units a person reads in, where they are not the job's: each must measure what it is put for. */
-export const OwnUnits = z
-  .partialRecord(z.enum(measures), z.enum(unitNames))
-  .refine(
-    (chosen) =>
-      Object.entries(chosen).every(
-        ([measure, unit]) =>
-          unit === undefined || units[unit].kind === ranges[measure as Measure].kind,
-      ),
-    'a unit that does not measure that',
-  )
-export type OwnUnits = z.infer<typeof OwnUnits>
-
-export const PersonSchema = z.object({
-  id,
-  name: z.string().min(1).max(120),
-  role: z.string().max(60),
-  tickets: z.array(z.enum(tickets)),
-  units: OwnUnits.optional(),
-})
-export const PersonParams = z.object({ personId: id })
+export const PersonParams = z.object({ personId: wireId })
 
 const revisionLetter = z.string().regex(/^[A-Z]{1,2}$/, 'a letter, as in A')
 const saveNumber = z.number().int().min(0).max(1e9)
@@ -78,7 +34,7 @@ export type RevisionInfo = z.infer<typeof RevisionInfo>
 
 /** Everything a page needs of one job. */
 export const JobState = z.object({
-  id,
+  id: wireId,
   number: z.string(),
   document: JobDocument,
   saveNumber,
@@ -92,64 +48,10 @@ export const JobState = z.object({
 })
 export type JobState = z.infer<typeof JobState>
 
-export const boardSorts = ['changed', 'name', 'number', 'stage', 'waiting'] as const
-
-/** A job as the board shows it. */
-export const BoardRow = z.object({
-  id,
-  number: z.string(),
-  name: z.string(),
-  address: z.string(),
-  practice: z.enum(practiceNames),
-  stage: z.enum(boardStages),
-  sheet: z.enum(sheetIds),
-  /** What it waits for, in a few words. */
-  waits: z.string(),
-  /** Who can do that: a ticket, or anybody. */
-  waitsOn: z.string(),
-  stops: z.number().int(),
-  fixes: z.number().int(),
-  off: z.number().int(),
-  snags: z.number().int(),
-  /** Share of each stage, in the order of {@link boardStages} without the last. */
-  shares: z.array(z.number()),
-  frozen: z.string().nullable(),
-  archived: z.boolean(),
-  changedAt: z.string(),
-  /** What is stored of it cannot be read; `waits` says why. */
-  unreadable: z.boolean(),
-})
-export type BoardRow = z.infer<typeof BoardRow>
-
-export const BoardQuery = z.object({
-  find: z.string().max(200, 'at most 200 characters').default(''),
-  stage: z.enum([...boardStages, 'all']).default('all'),
-  sort: z.enum(boardSorts).default('changed'),
-  archived: z.enum(['no', 'yes']).default('no'),
-  page: z.coerce.number().int().min(1).max(1e6).default(1),
-  size: z.coerce.number().int().min(1).max(100).default(25),
-})
-export type BoardQuery = z.infer<typeof BoardQuery>
-export const BoardPage = z.object({
-  rows: z.array(BoardRow),
-  total: z.number().int(),
-  page: z.number().int(),
-  size: z.number().int(),
-  jobs: z.number().int(),
-  withOff: z.number().int(),
-  archived: z.number().int(),
-  byStage: z.record(z.string(), z.number().int()),
-  /** Room left on the server's disk, bytes; null where the system does not say. */
-  free_bytes: z.number().nullable(),
-  /** So little room is left that something has to be done. */
-  lowSpace: z.boolean(),
-})
-export type BoardPage = z.infer<typeof BoardPage>
-
-export const ArchiveJob = z.object({ by: id, archived: z.boolean() })
+export const ArchiveJob = z.object({ by: wireId, archived: z.boolean() })
 export const DuplicateJob = z.object({
-  id,
-  by: id,
+  id: wireId,
+  by: wireId,
   name: z.string().trim().min(1, 'the job needs a name').max(120, 'at most 120 characters'),
 })
 
@@ -162,18 +64,18 @@ export const EvidenceStored = z.object({
 })
 
 export const NewJob = z.object({
-  id,
+  id: wireId,
   name: z.string().trim().min(1, 'the job needs a name').max(120, 'at most 120 characters'),
   address: z.string().max(300, 'at most 300 characters'),
   practice: z.enum(practiceNames),
-  by: id,
+  by: wireId,
 })
 export type NewJob = z.infer<typeof NewJob>
 
 export const SaveDraft = z.object({
   document: JobDocument,
   saveNumber,
-  by: id,
+  by: wireId,
 })
 export type SaveDraft = z.infer<typeof SaveDraft>
 export const Saved = z.object({ saveNumber: z.number().int() })
@@ -182,7 +84,7 @@ export const Saved = z.object({ saveNumber: z.number().int() })
 export const NewRecord = JobRecord
 export type NewRecord = JobRecord
 
-const act = { id: recordId, by: id }
+const act = { id: recordId, by: wireId }
 export const ConfirmGuard = z.object({ ...act, guardId: z.string().min(1).max(200) })
 export const SignStep = z.object({
   ...act,
@@ -194,7 +96,7 @@ export const BeginTest = z.object({
   ...act,
   testId: recordId,
   how: z.discriminatedUnion('reading', [
-    z.object({ reading: z.literal('streamed'), gaugeId: id }),
+    z.object({ reading: z.literal('streamed'), gaugeId: wireId }),
     z.object({
       reading: z.literal('typed'),
       kind: z.enum(['water-gauge', 'digital']),
@@ -227,12 +129,8 @@ export const SignHandover = z.object({
   typedName: z.string().trim().min(2, 'type your name').max(120),
 })
 export const NewRevision = z.object({ ...act })
-/** What an import made of a file: its number is a new one where that in the file was taken or none of ours. */
-export const ImportedJob = z.object({ id, number: z.string(), renumbered: z.boolean() })
-export type ImportedJob = z.infer<typeof ImportedJob>
-
 export const GaugeState = z.object({
-  id,
+  id: wireId,
   name: z.string(),
   state: z.enum(['live', 'silent']),
   simulated: z.boolean(),
@@ -256,7 +154,7 @@ export const JobFile = z
   .object({
     format: z.literal('hestian-job'),
     formatVersion: z.literal(1),
-    id,
+    id: wireId,
     number: z
       .string()
       .max(20, 'at most 20 characters')

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { practiceNames } from '../practice/practices'
+import { practiceNames } from '../practice/practiceNames'
 import { blankSchools, schoolsShape } from '../practice/schools'
 import { blankHeat, Heat, HotWater } from './hotWaterDocument'
 import { Evidence, id, known, madeYear, name, photos, rowsOf } from './known'

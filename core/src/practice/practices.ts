@@ -5,10 +5,9 @@ import type { MaterialName } from '../methods/materials/pipes'
 import type { InletKind } from '../methods/inlet-group/inletGroup'
 import type { UnitSet } from '../units/measure'
 import { foot_m, inch_m, inchWater_Pa, psi_Pa, toSi } from '../units/units'
+import type { PracticeName } from './practiceNames'
+import { practiceLabels } from './practiceNames'
 import { metricSizes_m3, usSizes_m3 } from '../methods/vessel/catalogue'
-
-export const practiceNames = ['uk-ireland', 'north-america', 'australia-new-zealand'] as const
-export type PracticeName = (typeof practiceNames)[number]
 
 /** The trade's words, which differ by place. */
 export type Vocabulary = Readonly<Record<string, string>> & {
@@ -196,7 +195,7 @@ const metric: UnitSet = {
 export const practices: Readonly<Record<PracticeName, Practice>> = {
   'uk-ireland': {
     name: 'uk-ireland',
-    label: 'UK and Ireland',
+    label: practiceLabels['uk-ireland'],
     units: metric,
     words: {
       vessel: 'vessel',
@@ -327,7 +326,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
   },
   'north-america': {
     name: 'north-america',
-    label: 'North America',
+    label: practiceLabels['north-america'],
     units: {
       'water-pressure': 'psi',
       'gas-pressure': 'inwc',
@@ -478,7 +477,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
   },
   'australia-new-zealand': {
     name: 'australia-new-zealand',
-    label: 'Australia and New Zealand',
+    label: practiceLabels['australia-new-zealand'],
     units: { ...metric, 'water-pressure': 'kPa', 'gas-pressure': 'kPa', power: 'MJh' },
     words: {
       vessel: 'expansion vessel',

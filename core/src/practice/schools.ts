@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import type { PracticeName } from './practices'
+import type { PracticeName } from './practiceNames'
 
 export interface School {
   readonly label: string

@@ -4,7 +4,8 @@ import { blankGasEnd, blankGasSegment } from '../job/gasDocument'
 import type { GasSegment } from '../job/gasDocument'
 import { blankHeating } from '../job/pressureDocument'
 import { blankAppliance, blankDocument } from '../job/document'
-import { practices, type PracticeName } from '../practice/practices'
+import { type PracticeName } from '../practice/practiceNames'
+import { practices } from '../practice/practices'
 import { inchWater_Pa, psi_Pa } from '../units/units'
 
 /** A value read from a plate. */

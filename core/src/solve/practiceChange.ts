@@ -5,7 +5,7 @@ import { solve } from './solve'
 import { showIn } from '../units/format'
 import type { Measure } from '../units/measure'
 import { units } from '../units/units'
-import type { PracticeName } from '../practice/practices'
+import type { PracticeName } from '../practice/practiceNames'
 
 /** What another practice would make of a job. No stored value is among it: those never change. */
 export interface PracticeChange {

@@ -1,7 +1,7 @@
 import type { BoardStage } from './boardStages'
 import { boardStages } from './boardStages'
 import type { JobDocument } from '../job/document'
-import type { PracticeName } from '../practice/practices'
+import type { PracticeName } from '../practice/practiceNames'
 import { ticketsToProve } from './ticketRules'
 import { ticketWords } from '../practice/tickets'
 import type { Records } from './records'

@@ -1,6 +1,8 @@
 import type { RefusalCode } from '@hestian/core'
 import { Refused } from '@hestian/core'
 import type { ZodType } from 'zod'
+import { away } from './away'
+import { keptHeader } from './keptHeader'
 
 /** A request that was turned down, or that never arrived (`offline`). */
 export class ApiError extends Error {
@@ -19,14 +21,27 @@ const patience_ms = 20_000
 const longPatience_ms = 300_000
 const offline = 'The server does not answer. What you typed is kept here and sent when it does.'
 
+/** What an answer must be: a schema, or where one that is fetched on use comes from. */
+export type Answer<T> = ZodType<T> | (() => Promise<ZodType<T>>)
+
+interface How {
+  /** For what may take minutes. */
+  readonly patient?: boolean
+  /** Whether a copy kept from before will do where the server does not answer. */
+  readonly takesKept?: boolean
+}
+
 /** The only fetch: sends JSON, checks the answer against the contract, turns everything else into an {@link ApiError}. */
 export async function call<T>(
   method: 'GET' | 'POST' | 'PUT',
   path: string,
-  answer: ZodType<T>,
+  answer: Answer<T>,
   body?: unknown,
-  { patient }: { readonly patient: boolean } = { patient: false },
+  { patient = false, takesKept = true }: How = {},
 ): Promise<T> {
+  // Asked for beside the answer, so that neither waits for the other.
+  const schema = typeof answer === 'function' ? answer() : Promise.resolve(answer)
+  schema.catch(() => undefined)
   let response: Response
   try {
     response = await fetch(`/api${path}`, {
@@ -37,9 +52,12 @@ export async function call<T>(
   } catch {
     throw new ApiError('offline', offline)
   }
+  const kept = response.headers.get(keptHeader)
+  away.set(kept ?? undefined)
+  if (kept && !takesKept) throw new ApiError('offline', offline)
   const text = await response.text()
   const json = readJson(text)
-  if (response.ok) return answer.parse(json)
+  if (response.ok) return (await schema).parse(json)
   const refused = Refused.safeParse(json)
   if (refused.success)
     throw new ApiError(refused.data.code, refused.data.says, refused.data.current)

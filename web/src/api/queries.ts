@@ -1,9 +1,14 @@
-import type { BoardQuery, JobRecord, LiveEvent } from '@hestian/core'
-import { BoardPage, GaugeState, JobState, PersonSchema } from '@hestian/core'
+import type { BoardQuery, JobRecord, JobState, LiveEvent } from '@hestian/core'
+import { BoardPage, PersonSchema } from '@hestian/core'
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect } from 'react'
 import { z } from 'zod'
+import { away } from './away'
 import { call } from './client'
+
+/** A whole job's schema, fetched with the first job. */
+export const aJob = async () => (await import('./jobAnswers')).JobState
+const gauges = async () => z.array((await import('./jobAnswers')).GaugeState)
 
 export const usePeople = () =>
   useQuery({
@@ -21,13 +26,26 @@ export const useBoard = (query: BoardQuery) =>
         BoardPage,
       ),
     placeholderData: keepPreviousData,
+    // A kept copy is looked past as soon as the server answers.
+    refetchInterval: () => (away.since() ? 3000 : false),
   })
-export const useJobState = (id: string) =>
-  useQuery({ queryKey: ['job', id], queryFn: () => call('GET', `/jobs/${id}`, JobState) })
+/** A whole job. A copy kept from before opens it where no server is; it never takes the place of what is shown, which may be newer. */
+export function useJobState(id: string) {
+  const client = useQueryClient()
+  const queryKey = ['job', id]
+  return useQuery({
+    queryKey,
+    queryFn: () =>
+      call('GET', `/jobs/${id}`, aJob, undefined, {
+        takesKept: client.getQueryData(queryKey) === undefined,
+      }),
+    refetchInterval: () => (away.since() ? 3000 : false),
+  })
+}
 export const useGauges = (often: { readonly when: boolean }) =>
   useQuery({
     queryKey: ['gauges'],
-    queryFn: () => call('GET', '/gauges', z.array(GaugeState)),
+    queryFn: () => call('GET', '/gauges', gauges),
     refetchInterval: often.when ? 700 : false,
   })
 
@@ -37,10 +55,14 @@ export function useLive(id: string): void {
   useEffect(() => {
     const key = ['job', id]
     const source = new EventSource(`/api/jobs/${id}/live`)
-    let opened = false
+    // What came while nothing was heard is read again, whether the first try broke or a later one.
+    let missed = false
+    source.onerror = () => {
+      missed = true
+    }
     source.onopen = () => {
-      if (opened) void client.invalidateQueries({ queryKey: key })
-      opened = true
+      if (missed) void client.invalidateQueries({ queryKey: key })
+      missed = false
     }
     source.onmessage = (message: MessageEvent<string>) => {
       const event = JSON.parse(message.data) as LiveEvent

@@ -1,6 +1,6 @@
 import type { DrawOffModel, DrawOffResult, HeatAnswer, OptionAnswer } from '@hestian/core'
 import { clock, drawModelOf, durationWords, usableTemp_K } from '@hestian/core'
-import { useEffect, useMemo, useState } from 'react'
+import { Suspense, useEffect, useMemo, useState } from 'react'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
@@ -8,7 +8,7 @@ import { Button } from '../ui/Button'
 import { Choice } from '../ui/fields'
 import { Mark } from '../ui/icons'
 import { useWorker } from '../work/useWorker'
-import { DayChart } from './DayChart'
+import { ChartRoom, DayChart } from './lateCharts'
 import { Scenario } from './Scenario'
 
 const layers = ['20', '30', '60', '120'] as const
@@ -101,7 +101,11 @@ export function DrawOff({ answer }: { readonly answer: HeatAnswer }) {
           />
         </Bar>
       )}
-      {results && <DayChart results={results} outlets={document.hotWater?.outlets ?? []} />}
+      {results && (
+        <Suspense fallback={<ChartRoom />}>
+          <DayChart results={results} outlets={document.hotWater?.outlets ?? []} />
+        </Suspense>
+      )}
       {results && <Outcome results={results} answer={answer} />}
     </section>
   )

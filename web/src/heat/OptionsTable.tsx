@@ -15,8 +15,9 @@ import {
   word,
 } from '@hestian/core'
 import type { ReactNode } from 'react'
-import { useState } from 'react'
+import { Suspense, useState } from 'react'
 import styled from 'styled-components'
+import { ChartRoom, OptionsChart } from './lateCharts'
 import { newId } from '../api/client'
 import { useJob } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
@@ -25,7 +26,6 @@ import { Choice, InlineCount, InlineText } from '../ui/fields'
 import { Mark } from '../ui/icons'
 import { knownOf, QuantityCell, rowId } from '../ui/QuantityRow'
 import { NotesHere } from '../ui/SheetPage'
-import { OptionsChart } from './OptionsChart'
 
 const kindWords: Readonly<Record<OptionKind, string>> = {
   combination: 'Heats as it runs',
@@ -131,7 +131,11 @@ export function OptionsTable({ answer }: { readonly answer: HeatAnswer }) {
         </Prose>
       )}
       {options.length > 0 && <Table answer={answer} />}
-      {answer.options.some((one) => one.comparison) && <OptionsChart answer={answer} />}
+      {answer.options.some((one) => one.comparison) && (
+        <Suspense fallback={<ChartRoom />}>
+          <OptionsChart answer={answer} />
+        </Suspense>
+      )}
       {options.length < 5 && (
         <Add>
           <Choice

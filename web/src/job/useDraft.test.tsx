@@ -43,7 +43,8 @@ beforeEach(() => {
     const answer = reply(body)
     if (answer === 'away') throw new TypeError('fetch failed')
     const text = async () => JSON.stringify(answer.json)
-    return { ok: answer.status < 300, status: answer.status, text } as Response
+    const headers = { get: () => null } as unknown as Headers
+    return { ok: answer.status < 300, status: answer.status, headers, text } as Response
   })
   AbortSignal.timeout = () => new AbortController().signal
 })

@@ -1,29 +1,25 @@
 import type { BoardQuery, BoardRow } from '@hestian/core'
-import { boardSorts, boardStages, practices } from '@hestian/core'
-import { useEffect, useRef, useState } from 'react'
+import { boardSorts, boardStages, practiceLabels } from '@hestian/core'
+import { lazy, Suspense, useEffect, useRef, useState } from 'react'
 import { Input, Label, SearchField } from 'react-aria-components'
 import { Link, useSearchParams } from 'react-router'
 import styled from 'styled-components'
 import { useBoard } from '../api/queries'
-import { WhoIsWorking } from '../job/WhoContext'
-import { stageNames } from '../shell/stages'
+import { WhoIsWorking } from '../job/WhoIsWorking'
+import { stageWords } from './stageWords'
 import { ThemeSwitch } from '../ui/ThemeSwitch'
 import { Button } from '../ui/Button'
 import { dayOf } from '../ui/dates'
-import { Choice } from '../ui/fields'
 import { Logo, Mark } from '../ui/icons'
+import { KeptCopy } from '../ui/KeptCopy'
 import { ImportJob } from './ImportJob'
-import { NewJobForm } from './NewJobForm'
+import { NarrowRoom } from './NarrowRoom'
 import { RowActions } from './RowActions'
 
-const sortWords: Readonly<Record<BoardQuery['sort'], string>> = {
-  changed: 'Last changed',
-  name: 'Name',
-  number: 'Number, newest first',
-  stage: 'Stage',
-  waiting: 'What needs somebody most',
-}
-const stageWords = { ...stageNames, done: 'Done', all: 'Every stage' } as const
+const NewJobForm = lazy(async () => ({ default: (await import('./NewJobForm')).NewJobForm }))
+
+const Narrowing = lazy(async () => ({ default: (await import('./Narrowing')).Narrowing }))
+
 const size = 25
 
 /** The board's question as the address holds it, so that going back finds the same place. */
@@ -113,6 +109,7 @@ export function Board() {
             </>
           )}
         </h1>
+        <KeptCopy />
         {data?.lowSpace && (
           <Notice role="alert">
             <Mark kind="stop" size={20} />
@@ -137,36 +134,14 @@ export function Board() {
           )}
           <ImportJob />
         </Tools>
-        {making && <NewJobForm onClose={() => setMaking(false)} />}
-        <Narrow>
-          <Choice
-            labelled
-            label="Stage"
-            value={query.stage}
-            options={(['all', ...boardStages] as const).map((id) => ({
-              id,
-              text: id === 'all' ? stageWords.all : `${stageWords[id]} (${data?.byStage[id] ?? 0})`,
-            }))}
-            onChoose={(stage) => change({ stage })}
-          />
-          <Choice
-            labelled
-            label="Order"
-            value={query.sort}
-            options={boardSorts.map((id) => ({ id, text: sortWords[id] }))}
-            onChoose={(sort) => change({ sort })}
-          />
-          <Button
-            look="text"
-            onPress={() =>
-              change({ archived: query.archived === 'yes' ? 'no' : 'yes', stage: 'all' })
-            }
-          >
-            {query.archived === 'yes'
-              ? 'Back to the jobs at hand'
-              : `Put away (${data?.archived ?? 0})`}
-          </Button>
-        </Narrow>
+        {making && (
+          <Suspense>
+            <NewJobForm onClose={() => setMaking(false)} />
+          </Suspense>
+        )}
+        <Suspense fallback={<NarrowRoom />}>
+          <Narrowing query={query} change={change} data={data} />
+        </Suspense>
         <List aria-label="Jobs" data-stale={isPending || undefined}>
           {rows.map((row) => (
             <li key={row.id}>
@@ -253,7 +228,7 @@ function JobRow({ row }: { readonly row: BoardRow }) {
       <span>
         <strong>{row.name}</strong>
         <small>
-          {row.address || 'no address yet'}; {practices[row.practice].label}
+          {row.address || 'no address yet'}; {practiceLabels[row.practice]}
         </small>
       </span>
       <span>
@@ -436,21 +411,6 @@ const Tools = styled.div`
   flex-wrap: wrap;
   > button {
     min-width: 150px;
-  }
-`
-const Narrow = styled.div`
-  display: flex;
-  gap: 12px 24px;
-  align-items: flex-end;
-  flex-wrap: wrap;
-  margin-bottom: 18px;
-  > div {
-    width: 230px;
-  }
-  @media (max-width: 720px) {
-    > div {
-      width: calc(50% - 12px);
-    }
   }
 `
 const Find = styled(SearchField)`

@@ -1,11 +1,12 @@
 import type { PracticeName } from '@hestian/core'
-import { JobState, practiceNames, practices } from '@hestian/core'
+import { practiceLabels, practiceNames } from '@hestian/core'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { FieldError, Input, Label, TextField } from 'react-aria-components'
 import { useNavigate } from 'react-router'
 import styled from 'styled-components'
 import { ApiError, call, newId } from '../api/client'
+import { aJob } from '../api/queries'
 import { useWho } from '../job/WhoContext'
 import { Button } from '../ui/Button'
 import { Choice } from '../ui/fields'
@@ -40,7 +41,7 @@ export function NewJobForm({ onClose }: { readonly onClose: () => void }) {
     if (name.trim() === '' || nameSays || addressSays) return
     if (!person) return ask()
     try {
-      const job = await call('POST', '/jobs', JobState, {
+      const job = await call('POST', '/jobs', aJob, {
         id,
         name: name.trim(),
         address,
@@ -91,7 +92,7 @@ export function NewJobForm({ onClose }: { readonly onClose: () => void }) {
         labelled
         label="Practice"
         value={practice}
-        options={practiceNames.map((one) => ({ id: one, text: practices[one].label }))}
+        options={practiceNames.map((one) => ({ id: one, text: practiceLabels[one] }))}
         onChoose={setPractice}
       />
       <div>

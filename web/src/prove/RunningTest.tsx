@@ -3,6 +3,7 @@ import { allowance_Pa, clock, leakRate_m3_s, parseQuantity, tightnessTrace } fro
 import { useMemo, useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
 import styled from 'styled-components'
+import { useRunningTest } from '../sync/runningTest'
 import { useGauges } from '../api/queries'
 import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
@@ -19,6 +20,7 @@ export function RunningTest({ test }: { readonly test: JudgedTest }) {
   const gauge = gauges.data?.find((one) => one.id === test.begun.gaugeId)
   const latest = run.samples[run.samples.length - 1]
   const running = verdict.outcome === 'running' ? verdict : undefined
+  useRunningTest(running !== undefined)
   const drawing = useMemo(
     () => tightnessTrace(run, show, { width: 810, height: 250 }, test.notes),
     [run, show, test.notes],

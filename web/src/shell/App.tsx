@@ -4,11 +4,17 @@ import { WhoProvider } from '../job/WhoContext'
 import { Board } from '../jobs/Board'
 
 const JobShell = lazy(async () => ({ default: (await import('./JobShell')).JobShell }))
+const NewVersion = lazy(async () => ({ default: (await import('./NewVersion')).NewVersion }))
 const Kit = lazy(async () => ({ default: (await import('../ui/Kit')).Kit }))
 
 export function App() {
   return (
     <WhoProvider>
+      {import.meta.env.PROD && (
+        <Suspense>
+          <NewVersion />
+        </Suspense>
+      )}
       <Suspense fallback={<p role="status">Fetching …</p>}>
         <Routes>
           <Route path="/" element={<Board />} />

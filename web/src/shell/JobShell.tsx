@@ -5,10 +5,11 @@ import { Link, useParams } from 'react-router'
 import styled from 'styled-components'
 import { useJobState } from '../api/queries'
 import { JobProvider, useJob } from '../job/JobContext'
-import { WhoIsWorking } from '../job/WhoContext'
+import { WhoIsWorking } from '../job/WhoIsWorking'
 import { NotSent } from '../sync/NotSent'
 import { Button } from '../ui/Button'
 import { Logo, Mark } from '../ui/icons'
+import { KeptCopy } from '../ui/KeptCopy'
 import { ConflictDialog } from './ConflictDialog'
 import { OffStrip } from './OffStrip'
 import { fetchAllPages, isSheet, pageOf } from './pages'
@@ -117,6 +118,7 @@ function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: 
         })}
       </Tabs>
       <Body id="sheet" ref={page} tabIndex={-1}>
+        <KeptCopy />
         <NotSent jobId={state.id} />
         {refusal && (
           <Refused role="alert">
