@@ -203,3 +203,5 @@ export type LiveEvent =
       readonly sample: z.infer<typeof SampleSchema>
     }
   | { readonly kind: 'job'; readonly saveNumber: number; readonly frozen: string | null }
+  /** After a break too long to make up: everything is to be read again. */
+  | { readonly kind: 'again' }

@@ -1,6 +1,8 @@
 import { z } from 'zod'
 import { ranges } from '../units/measure'
 import { day, photos, siteBases } from './known'
+import { surveyFields } from './fields'
+import { lookQuestions } from './questions'
 import { Draught } from './surveyDocument'
 
 export const recordId = z
@@ -52,108 +54,187 @@ export const SampleSchema = z.object({
   temp_K: finite.min(200).max(400).optional(),
 })
 
-/** What a record says, by kind. Appended, never changed; a correction is a new record that names the one it replaces. */
-export const RecordBody = z.discriminatedUnion('kind', [
-  z.object({
-    kind: z.literal('reading'),
-    field: z.string().min(1).max(120),
-    si: finite,
-    typed: z.string().max(80),
-    basis: z.enum(siteBases),
-    instrument: short,
-    photos: photos.optional(),
-  }),
-  z.object({
-    kind: z.literal('looked'),
-    field: z.string().min(1).max(120),
-    answer: z.string().min(1).max(60),
-    basis: z.enum(siteBases),
-    from: short,
-    note: z.string().max(500).optional(),
-    photos: photos.optional(),
-  }),
-  z.object({ kind: z.literal('draught'), trial: Draught.omit({ recordId: true }) }),
-  z.object({
-    kind: z.literal('inspected'),
-    item: z.string().min(1).max(60),
-    verdict: z.enum(['sound', 'look-again', 'unsafe', 'not-inspected']),
-    limit: z.string().max(400),
-    note: z.string().max(500),
-    because: short,
-    photos: photos.optional(),
-  }),
-  z.object({
-    kind: z.literal('snag'),
-    what: z.string().trim().min(3, 'say what it is').max(400),
-    owner: z.string().trim().min(1, 'who does it').max(80),
-    due: day.nullable(),
-    item: z.string().max(60).optional(),
-  }),
-  z.object({ kind: z.literal('snag-done'), snag: recordId }),
-  z.object({
-    kind: z.literal('chosen-option'),
-    optionId: z.string().max(60),
-    name: short,
-    because: z.string().max(400),
-  }),
-  z.object({
-    kind: z.literal('off'),
-    name: short.min(1),
-    state: z.enum(offStates),
-    where: short,
-    because: short,
-    backBefore: z.string().max(200).optional(),
-    stepId: z.string().max(280).optional(),
-    testId: z.string().max(60).optional(),
-  }),
-  z.object({ kind: z.literal('put-back'), off: recordId }),
-  z.object({
-    kind: z.literal('test-begun'),
-    testId: recordId,
-    plan: TightnessPlanSchema,
-    reading: z.enum(['streamed', 'typed']),
-    gaugeId: z.string().max(60).optional(),
-    instrument: short,
-    settleFrom_ms: instant_ms,
-    prepared: z.array(short).max(60),
-    /** Fingerprint of the pipes that were tested; none in records of before. */
-    restsOn: z.string().max(120).optional(),
-  }),
-  z.object({ kind: z.literal('test-topped-up'), testId: recordId, settleFrom_ms: instant_ms }),
-  z.object({
-    kind: z.literal('test-note'),
-    testId: recordId,
-    at_ms: instant_ms,
-    text: short.min(1),
-  }),
-  z.object({ kind: z.literal('test-ended'), testId: recordId, early: z.boolean() }),
-  z.object({
-    kind: z.literal('repaired'),
-    testId: recordId,
-    what: z.string().trim().min(3, 'say what was repaired').max(400),
-  }),
-  z.object({
-    kind: z.literal('step'),
-    stepId: z.string().min(1).max(420),
-    guards: z.array(z.string().max(80)).max(20),
-    si: finite.optional(),
-    typed: z.string().max(80).optional(),
-  }),
-  z.object({
-    kind: z.literal('prove-sheet'),
-    sheet: z.string().max(20),
-    restsOn: z.string().max(120),
-  }),
-  z.object({
-    kind: z.literal('signature'),
-    typedName: z.string().trim().min(2, 'type your name').max(120),
-    revision: z.string().max(4),
-    restsOn: z.string().max(120),
-    ticketsHeld: z.array(z.string().max(40)).max(10),
-  }),
-])
+/** What a place of the survey is called. */
+const labelOf = (field: string): string => {
+  const key = field.split('.').pop() ?? field
+  const named = [...surveyFields, ...lookQuestions].find((one) => one.key === key)
+  return named?.label ?? key
+}
+
+/** What one kind of record must hold, and how it is said in a line. */
+const kindOf = <const K extends string, S extends z.ZodRawShape>(
+  kind: K,
+  holds: S,
+  says: (body: z.output<z.ZodObject<S>>) => string,
+) => ({
+  schema: z.object({ kind: z.literal(kind), ...holds }),
+  /** In the practice's words, their names in braces. */
+  says: says as (body: never) => string,
+  kind,
+})
+
+/** The kinds of record, the one list of them. Appended, never changed; a correction is a new record that names the one it replaces. */
+export const recordKinds = [
+  kindOf(
+    'reading',
+    {
+      field: z.string().min(1).max(120),
+      si: finite,
+      typed: z.string().max(80),
+      basis: z.enum(siteBases),
+      instrument: short,
+      photos: photos.optional(),
+    },
+    ({ field, typed }) => `Reading: ${labelOf(field)}, ${typed}`,
+  ),
+  kindOf(
+    'looked',
+    {
+      field: z.string().min(1).max(120),
+      answer: z.string().min(1).max(60),
+      basis: z.enum(siteBases),
+      from: short,
+      note: z.string().max(500).optional(),
+      photos: photos.optional(),
+    },
+    ({ field, answer }) => `Seen: ${labelOf(field)}, ${answer}`,
+  ),
+  kindOf('draught', { trial: Draught.omit({ recordId: true }) }, () => 'The draught trial'),
+  kindOf(
+    'inspected',
+    {
+      item: z.string().min(1).max(60),
+      verdict: z.enum(['sound', 'look-again', 'unsafe', 'not-inspected']),
+      limit: z.string().max(400),
+      note: z.string().max(500),
+      because: short,
+      photos: photos.optional(),
+    },
+    ({ item, verdict }) => `Inspection: ${item}, ${verdict}`,
+  ),
+  kindOf(
+    'snag',
+    {
+      what: z.string().trim().min(3, 'say what it is').max(400),
+      owner: z.string().trim().min(1, 'who does it').max(80),
+      due: day.nullable(),
+      item: z.string().max(60).optional(),
+    },
+    ({ what }) => `Snag: ${what}`,
+  ),
+  kindOf('snag-done', { snag: recordId }, () => 'A snag that is done'),
+  kindOf(
+    'chosen-option',
+    {
+      optionId: z.string().max(60),
+      name: short,
+      because: z.string().max(400),
+    },
+    ({ name }) => `Choice: ${name}`,
+  ),
+  kindOf(
+    'off',
+    {
+      name: short.min(1),
+      state: z.enum(offStates),
+      where: short,
+      because: short,
+      backBefore: z.string().max(200).optional(),
+      stepId: z.string().max(280).optional(),
+      testId: z.string().max(60).optional(),
+    },
+    ({ name }) => `On the off strip: ${name}`,
+  ),
+  kindOf('put-back', { off: recordId }, () => 'Something put back'),
+  kindOf(
+    'test-begun',
+    {
+      testId: recordId,
+      plan: TightnessPlanSchema,
+      reading: z.enum(['streamed', 'typed']),
+      gaugeId: z.string().max(60).optional(),
+      instrument: short,
+      settleFrom_ms: instant_ms,
+      prepared: z.array(short).max(60),
+      /** Fingerprint of the pipes that were tested; none in records of before. */
+      restsOn: z.string().max(120).optional(),
+    },
+    () => 'A test begun',
+  ),
+  kindOf(
+    'test-topped-up',
+    { testId: recordId, settleFrom_ms: instant_ms },
+    () => 'A test pumped up again',
+  ),
+  kindOf(
+    'test-note',
+    {
+      testId: recordId,
+      at_ms: instant_ms,
+      text: short.min(1),
+    },
+    ({ text }) => `Note on a test: ${text}`,
+  ),
+  kindOf('test-ended', { testId: recordId, early: z.boolean() }, ({ early }) =>
+    early ? 'A test ended early' : 'A test at its end',
+  ),
+  kindOf(
+    'repaired',
+    {
+      testId: recordId,
+      what: z.string().trim().min(3, 'say what was repaired').max(400),
+    },
+    ({ what }) => `Repaired: ${what}`,
+  ),
+  kindOf(
+    'step',
+    {
+      stepId: z.string().min(1).max(420),
+      guards: z.array(z.string().max(80)).max(20),
+      si: finite.optional(),
+      typed: z.string().max(80).optional(),
+    },
+    ({ typed }) => (typed ? `A step, ${typed}` : 'A step'),
+  ),
+  kindOf(
+    'prove-sheet',
+    {
+      sheet: z.string().max(20),
+      restsOn: z.string().max(120),
+    },
+    ({ sheet }) => `Sheet ${sheet} checked`,
+  ),
+  kindOf(
+    'signature',
+    {
+      typedName: z.string().trim().min(2, 'type your name').max(120),
+      revision: z.string().max(4),
+      restsOn: z.string().max(120),
+      ticketsHeld: z.array(z.string().max(40)).max(10),
+      /** SHA-256 of the document as it was signed, in its canonical form; none in signatures of before. */
+      sha256: z
+        .string()
+        .regex(/^[0-9a-f]{64}$/, 'a SHA-256 in hex')
+        .optional(),
+    },
+    ({ typedName, revision }) => `Signature of ${typedName} under revision ${revision}`,
+  ),
+] as const
+
+type SchemasOf<T extends readonly { readonly schema: unknown }[]> = {
+  -readonly [I in keyof T]: T[I]['schema']
+}
+/** What a record says, by kind. */
+export const RecordBody = z.discriminatedUnion(
+  'kind',
+  recordKinds.map((one) => one.schema) as unknown as SchemasOf<typeof recordKinds>,
+)
 export type RecordBody = z.infer<typeof RecordBody>
 export type RecordKind = RecordBody['kind']
+
+/** A record in a line, by a name that whoever made it knows; with the practice's words in braces. */
+export const recordSays = (body: RecordBody): string =>
+  recordKinds.find((one) => one.kind === body.kind)?.says(body as never) ?? body.kind
 
 export const JobRecord = z.object({
   /** Made where the record is made, so that sending it twice stores it once. */
@@ -179,4 +260,21 @@ export function ofKind<K extends RecordKind>(
     (record): record is JobRecord & { body: BodyOf<K> } =>
       record.body.kind === kind && !replaced.has(record.id),
   )
+}
+
+/** Steps that bring the body of an older record forward, oldest first; each takes what it does not know as it is. */
+const broughtForward: readonly ((body: unknown) => unknown)[] = []
+
+export type StoredRecord =
+  { readonly ok: true; readonly record: JobRecord } | { readonly ok: false; readonly says: string }
+
+/** Reads a record as it is stored: brought forward and checked. What is none says which value is wrong. */
+export function readStoredRecord(
+  raw: Readonly<Partial<Record<keyof JobRecord, unknown>>>,
+): StoredRecord {
+  const body = broughtForward.reduce((older, step) => step(older), raw.body)
+  const read = JobRecord.safeParse({ ...raw, body })
+  if (read.success) return { ok: true, record: read.data }
+  const [issue] = read.error.issues
+  return { ok: false, says: `${issue?.path.join('.') ?? ''}: ${issue?.message ?? ''}` }
 }

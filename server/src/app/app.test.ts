@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { JobFile, JobState, Person } from '@hestian/core'
 import { blankDocument } from '@hestian/core'
+import { sha256Of } from '../jobs/canonical'
 import { demoJobs } from '../../../demo/src/index'
 import type { App } from './app'
 import { buildApp } from './app'
@@ -322,6 +323,8 @@ describe('a commissioning job', () => {
     })
     const signed = await at()
     expect(signed.frozen).toBe('A')
+    const [signature] = signed.records.filter((one) => one.body.kind === 'signature')
+    expect(signature?.body).toMatchObject({ sha256: sha256Of(signed.document) })
     expect(
       await send('PUT', `${url}/draft`, {
         document: signed.document,
@@ -484,7 +487,13 @@ describe('a streamed tightness test', () => {
     expect((await send('POST', '/jobs/kestrel-weir/tests/test-streamed/end', act())).status).toBe(
       201,
     )
-    expect(await send('POST', '/jobs/kestrel-weir/tests/test-streamed/end', act())).toMatchObject({
+    // Pressed again it has ended all the same; what would change it is refused.
+    expect((await send('POST', '/jobs/kestrel-weir/tests/test-streamed/end', act())).status).toBe(
+      201,
+    )
+    expect(
+      await send('POST', '/jobs/kestrel-weir/tests/test-streamed/top-up', act()),
+    ).toMatchObject({
       status: 409,
       body: { code: 'test-over' },
     })

@@ -60,6 +60,7 @@ export interface AppOptions {
 export interface App {
   readonly http: FastifyInstance
   readonly db: Database
+  readonly hub: LiveHub
   readonly jobs: JobStore
   readonly people: PeopleStore
   readonly summaries: Summaries
@@ -88,12 +89,12 @@ export async function buildApp(options: AppOptions): Promise<App> {
   })
   if (webFolder && existsSync(webFolder)) await serveWeb(http, webFolder)
   else serveApiAlone(http)
-  const { db, jobs, people, summaries, recorder } = parts
+  const { db, hub, jobs, people, summaries, recorder } = parts
   const takeUp = async () => {
     await recorder.resume()
     await summaries.freshen()
   }
-  return { http, db, jobs, people, summaries, takeUp }
+  return { http, db, hub, jobs, people, summaries, takeUp }
 }
 
 type Parts = Awaited<ReturnType<typeof openParts>>

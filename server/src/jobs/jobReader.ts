@@ -7,7 +7,7 @@ import type {
   RevisionInfo,
   Sample,
 } from '@hestian/core'
-import { judgeTests, readStoredDocument } from '@hestian/core'
+import { judgeTests, readStoredDocument, readStoredRecord } from '@hestian/core'
 import type { EntityManager } from 'typeorm'
 import { Refusal } from '../app/refusal'
 import type { DatabaseReader } from '../db/database'
@@ -32,19 +32,23 @@ export function documentOf(text: string): JobDocument {
   return read.document
 }
 
-export function recordOf(row: RecordRow): JobRecord {
+export function recordOf({ id, at, by, replaces, reason, body: text }: RecordRow): JobRecord {
+  let body: unknown
   try {
-    return {
-      id: row.id,
-      at: row.at,
-      by: row.by,
-      ...(row.replaces ? { replaces: row.replaces } : {}),
-      ...(row.reason ? { reason: row.reason } : {}),
-      body: JSON.parse(row.body) as JobRecord['body'],
-    }
+    body = JSON.parse(text)
   } catch {
-    throw unreadable(`its record ${row.id} is damaged`)
+    throw unreadable(`its record ${id} is damaged`)
   }
+  const read = readStoredRecord({
+    id,
+    at,
+    by,
+    ...(replaces ? { replaces } : {}),
+    ...(reason ? { reason } : {}),
+    body,
+  })
+  if (!read.ok) throw unreadable(`its record ${id} is damaged: ${read.says}`)
+  return read.record
 }
 
 /** The test that a record speaks of; null where the record is damaged, so that one bad row stops no query. */

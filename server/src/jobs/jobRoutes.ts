@@ -38,6 +38,7 @@ import type { Clock } from '../app/parts'
 import { Refusal } from '../app/refusal'
 import type { PeopleStore } from '../people/peopleStore'
 import type { JudgedJob, Tasks } from '../workers/tasks'
+import { sha256Of } from './canonical'
 import { numbered, recordsOf } from './judged'
 import type { JobStore } from './jobStore'
 import { nextLetter } from './jobStore'
@@ -265,6 +266,7 @@ export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
           revision: letter,
           restsOn: fingerprint(document),
           ticketsHeld: [...person.tickets],
+          sha256: sha256Of(document),
         }
         const freeze = { letter, at, by: person.id, saveNumber }
         await jobs.append(jobId, numbered([signature], body, at), freeze)

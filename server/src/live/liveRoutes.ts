@@ -4,7 +4,7 @@ import { JobParams } from '@hestian/core'
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
 import { Refusal } from '../app/refusal'
 import type { JobStore } from '../jobs/jobStore'
-import type { LiveHub } from './hub'
+import type { LiveHub, Told } from './hub'
 
 const beat_ms = 5000
 const mostBacklog_bytes = 1024 * 1024
@@ -39,11 +39,19 @@ export const liveRoutes: FastifyPluginAsyncZod<{
     })
     stream.write('retry: 700\n\n: open\n\n')
     open.set(stream, request.ip)
-    const leave = hub.listen(jobId, (event: LiveEvent) => {
+    const tell = ({ id, event }: Told) => {
       // A page that does not take what it is sent comes again and reads it all.
       if (stream.writableLength > mostBacklog_bytes) stream.destroy()
-      else stream.write(`data: ${JSON.stringify(event)}\n\n`)
-    })
+      else stream.write(`id: ${id}\ndata: ${JSON.stringify(event)}\n\n`)
+    }
+    // After a break the browser names the last it heard.
+    const last = request.headers['last-event-id']
+    if (typeof last === 'string') {
+      const missed = hub.since(jobId, last)
+      if (missed) missed.forEach(tell)
+      else stream.write(`data: ${JSON.stringify({ kind: 'again' } satisfies LiveEvent)}\n\n`)
+    }
+    const leave = hub.listen(jobId, tell)
     const beat = setInterval(() => stream.write(': beat\n\n'), beat_ms)
     stream.on('error', () => undefined)
     stream.on('close', () => {

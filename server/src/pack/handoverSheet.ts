@@ -781,6 +781,15 @@ function signatures(
                   text: `${nameOf(record.by)}: ${held(body.ticketsHeld)}`,
                   color: paperInks['ink-2'],
                 },
+                ...(body.sha256
+                  ? [
+                      {
+                        text: `SHA-256 of the design as signed: ${body.sha256}`,
+                        color: paperInks['ink-3'],
+                        fontSize: 7.5,
+                      },
+                    ]
+                  : []),
                 ...(imported.has(body.revision)
                   ? [{ text: 'Imported; signature not verified here.', color: paperInks.look }]
                   : []),

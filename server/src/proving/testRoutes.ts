@@ -179,7 +179,8 @@ export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
       const { jobId, testId } = request.params
       const { by } = request.body
       await jobs.alone(jobId, async () => {
-        await open(jobId, testId)
+        // Pressed twice, or sent twice: an ended test is what was asked for.
+        if ((await testOf(jobId, testId)).ended) return
         await append(
           jobId,
           { id: endIdOf(testId), by },

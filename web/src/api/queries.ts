@@ -67,7 +67,8 @@ export function useLive(id: string): void {
     source.onmessage = (message: MessageEvent<string>) => {
       const event = JSON.parse(message.data) as LiveEvent
       client.setQueryData<JobState>(key, (state) => state && taken(state, event))
-      if (event.kind === 'job') void client.invalidateQueries({ queryKey: key })
+      if (event.kind === 'job' || event.kind === 'again')
+        void client.invalidateQueries({ queryKey: key })
     }
     return () => source.close()
   }, [client, id])
@@ -83,6 +84,7 @@ export const withRecord = (state: JobState, record: JobRecord): JobState =>
 function taken(state: JobState, event: LiveEvent): JobState {
   if (event.kind === 'record') return withRecord(state, event.record)
   if (event.kind === 'job') return { ...state, frozen: event.frozen }
+  if (event.kind === 'again') return state
   const samples = state.samples[event.testId] ?? []
   if (samples.some((sample) => sample.at_ms === event.sample.at_ms)) return state
   return {

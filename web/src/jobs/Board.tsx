@@ -1,6 +1,6 @@
 import type { BoardQuery, BoardRow } from '@hestian/core'
 import { boardSorts, boardStages, practiceLabels } from '@hestian/core'
-import { lazy, Suspense, useEffect, useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { Input, Label, SearchField } from 'react-aria-components'
 import { Link, useSearchParams } from 'react-router'
 import styled from 'styled-components'
@@ -13,12 +13,9 @@ import { dayOf } from '../ui/dates'
 import { Logo, Mark } from '../ui/icons'
 import { KeptCopy } from '../ui/KeptCopy'
 import { ImportJob } from './ImportJob'
-import { NarrowRoom } from './NarrowRoom'
+import { NewJobForm } from './NewJobForm'
+import { Narrowing } from './Narrowing'
 import { RowActions } from './RowActions'
-
-const NewJobForm = lazy(async () => ({ default: (await import('./NewJobForm')).NewJobForm }))
-
-const Narrowing = lazy(async () => ({ default: (await import('./Narrowing')).Narrowing }))
 
 const size = 25
 
@@ -134,14 +131,8 @@ export function Board() {
           )}
           <ImportJob />
         </Tools>
-        {making && (
-          <Suspense>
-            <NewJobForm onClose={() => setMaking(false)} />
-          </Suspense>
-        )}
-        <Suspense fallback={<NarrowRoom />}>
-          <Narrowing query={query} change={change} data={data} />
-        </Suspense>
+        {making && <NewJobForm onClose={() => setMaking(false)} />}
+        <Narrowing query={query} change={change} data={data} />
         <List aria-label="Jobs" data-stale={isPending || undefined}>
           {rows.map((row) => (
             <li key={row.id}>

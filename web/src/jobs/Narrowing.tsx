@@ -1,8 +1,8 @@
 import type { BoardPage, BoardQuery } from '@hestian/core'
 import { boardSorts, boardStages } from '@hestian/core'
+import styled from 'styled-components'
 import { Button } from '../ui/Button'
-import { Choice } from '../ui/fields'
-import { NarrowRoom } from './NarrowRoom'
+import { LateChoice } from '../ui/LateChoice'
 import { stageWords } from './stageWords'
 
 const sortWords: Readonly<Record<BoardQuery['sort'], string>> = {
@@ -19,11 +19,11 @@ interface NarrowingProps {
   readonly data: BoardPage | undefined
 }
 
-/** Stage, order, and what is put away. Fetched after the list itself. */
+/** Stage, order, and what is put away. */
 export function Narrowing({ query, change, data }: NarrowingProps) {
   return (
-    <NarrowRoom>
-      <Choice
+    <Line>
+      <LateChoice
         labelled
         label="Stage"
         value={query.stage}
@@ -33,7 +33,7 @@ export function Narrowing({ query, change, data }: NarrowingProps) {
         }))}
         onChoose={(stage) => change({ stage })}
       />
-      <Choice
+      <LateChoice
         labelled
         label="Order"
         value={query.sort}
@@ -48,6 +48,22 @@ export function Narrowing({ query, change, data }: NarrowingProps) {
           ? 'Back to the jobs at hand'
           : `Put away (${data?.archived ?? 0})`}
       </Button>
-    </NarrowRoom>
+    </Line>
   )
 }
+
+const Line = styled.div`
+  display: flex;
+  gap: 12px 24px;
+  align-items: flex-end;
+  flex-wrap: wrap;
+  margin-bottom: 18px;
+  > div {
+    width: 230px;
+  }
+  @media (max-width: 720px) {
+    > div {
+      width: calc(50% - 12px);
+    }
+  }
+`

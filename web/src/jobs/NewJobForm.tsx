@@ -9,7 +9,7 @@ import { ApiError, call, newId } from '../api/client'
 import { aJob } from '../api/queries'
 import { useWho } from '../job/WhoContext'
 import { Button } from '../ui/Button'
-import { Choice } from '../ui/fields'
+import { LateChoice } from '../ui/LateChoice'
 
 const longest = { name: 120, address: 300 }
 
@@ -88,7 +88,7 @@ export function NewJobForm({ onClose }: { readonly onClose: () => void }) {
         <Input />
         <FieldError>{addressSays}</FieldError>
       </TextField>
-      <Choice
+      <LateChoice
         labelled
         label="Practice"
         value={practice}

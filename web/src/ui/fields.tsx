@@ -110,7 +110,7 @@ export function InlineCount({ label, value, onCommit, labelled }: InlineCountPro
   )
 }
 
-interface ChoiceProps<K extends string> {
+export interface ChoiceProps<K extends string> {
   readonly label: string
   readonly value: K | null
   readonly options: readonly { readonly id: K; readonly text: string }[]

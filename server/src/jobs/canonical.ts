@@ -1,0 +1,13 @@
+import { createHash } from 'node:crypto'
+
+/** JSON with every object's keys in one order, so that equal documents are equal texts. */
+export const canonicalJson = (value: unknown): string =>
+  JSON.stringify(value, (_, part: unknown) =>
+    part !== null && typeof part === 'object' && !Array.isArray(part)
+      ? Object.fromEntries(Object.entries(part).sort(([a], [b]) => (a < b ? -1 : a > b ? 1 : 0)))
+      : part,
+  )
+
+/** SHA-256 of the canonical form, in hex: what a signature says was signed. */
+export const sha256Of = (value: unknown): string =>
+  createHash('sha256').update(canonicalJson(value)).digest('hex')
