@@ -1,4 +1,6 @@
+import { createHash } from 'node:crypto'
 import { mkdirSync, writeFileSync } from 'node:fs'
+import { asItReads, drawingsAsTheyStand } from '../core/src/solve/asItReads.testing'
 import { demoPapers } from '../demo/src/evidence'
 import { demoJobs } from '../demo/src/index'
 import { people } from '../demo/src/people'
@@ -24,4 +26,13 @@ writeFileSync('docs/generated/openapi.json', await openApi())
 writeFileSync('docs/generated/findings.md', listOfFindings())
 writeFileSync('docs/generated/refusals.md', listOfRefusals())
 writeFileSync('docs/generated/store-convergence.md', storeConvergence())
+writeFileSync('docs/generated/as-it-reads.md', asItReads())
+const drawings = Object.entries(drawingsAsTheyStand()).map(([name, svg]) => [
+  name,
+  createHash('sha256').update(svg).digest('hex').slice(0, 16),
+])
+writeFileSync(
+  'docs/generated/drawings.json',
+  `${JSON.stringify(Object.fromEntries(drawings), null, 2)}\n`,
+)
 console.log('Written: demo/jobs, docs/generated')

@@ -11,7 +11,7 @@ export const platesWordings = {
     why: `At about ${f('limit')} years it is renewed with its neighbours: relief, vessel and feed age together. Ask before lifting it.`,
   }),
   'part-age-unknown': ({ n }) => ({
-    head: `Nobody knows how old ${n(0)} is.`,
+    head: `Of what year ${n(0)} is, nobody knows.`,
     why: 'The year stands on its tag, or in the last record. Treat it as old until then.',
   }),
 } satisfies Wordings
