@@ -536,7 +536,15 @@ export function kestrelWeir(): JobDocument {
     vesselAcceptance: known(60, 'percent', 'read', "Maker's sheet"),
     dayTemp_K: known(9, 'C', 'measured', 'Thermometer'),
     reliefSetGauge_Pa: known(3, 'bar', 'read', 'Valve tag'),
-    weakParts: [{ id: 'pump', name: 'Pump', maxWorkingGauge_Pa: plate(10, 'bar') }],
+    weakParts: [
+      {
+        id: 'pump',
+        name: 'Pump',
+        maxWorkingGauge_Pa: plate(10, 'bar'),
+        aboveFill_m: taped(0.4, 'm'),
+        afterPump: 'no',
+      },
+    ],
     deliveredChargeGauge_Pa: known(1.5, 'bar', 'read', 'Label on the vessel'),
   }
   job.reliefs = [
@@ -753,6 +761,7 @@ export function kestrelWeir(): JobDocument {
     makeUp: {
       device: 'disconnected-link',
       reducing: 'yes',
+      feedStays: 'shut',
       feed_m3_s: known(6, 'Lmin', 'measured', 'Bucket'),
       bypass_m3_s: null,
     },

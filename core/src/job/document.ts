@@ -9,13 +9,17 @@ import { blankGasRules, GasSupply } from './gasDocument'
 import { blankWater, PipePrices, Water } from './waterDocument'
 
 /** The version that this code writes. Older files are brought forward by `upgradeDocument`. */
-export const documentVersion = 4
+export const documentVersion = 5
 
 export const applianceKinds = [
   'boiler',
   'instantaneous-heater',
   'storage-heater',
+  'electric-storage-heater',
+  'heat-pump-heater',
   'indirect-cylinder',
+  'solid-fuel-boiler',
+  'solar-collector',
   'cooktop',
   'other-gas',
 ] as const
@@ -34,8 +38,11 @@ export const Appliance = z.object({
   builtInVessel_m3: known('small-volume'),
   builtInChargeGauge_Pa: known('water-pressure'),
   minInletGauge_Pa: known('gas-pressure'),
+  maxInletGauge_Pa: known('gas-pressure'),
   /** Greatest pressure its gas side may be tested at; above it, it is disconnected and capped. */
   maxTestGauge_Pa: known('gas-pressure'),
+  /** Of its water side above the fill point; null stands at the fill point. */
+  aboveFill_m: known('elevation'),
   /** New here, there already and staying, or there and taken out. */
   stay: z.enum(['new', 'stays', 'goes']),
   madeYear: madeYear.nullable(),
@@ -66,10 +73,19 @@ export const Part = z.object({
 })
 export type Part = z.infer<typeof Part>
 
+export const buildings = ['new-dwelling', 'dwelling', 'care', 'school', 'other'] as const
+export type Building = (typeof buildings)[number]
+
 export const JobDocument = z.object({
   version: z.literal(documentVersion),
   practice: z.enum(practiceNames),
-  site: z.object({ name, address: z.string().max(300), notes: z.string().max(2000) }),
+  site: z.object({
+    name,
+    address: z.string().max(300),
+    notes: z.string().max(2000),
+    /** What the building is used for: rules of hot water and of backflow hang on it. */
+    building: z.enum(buildings).nullable(),
+  }),
   /** Where schools disagree: the installer's choice; null takes the practice's own. */
   schools: schoolsShape,
   survey: Survey,
@@ -97,7 +113,7 @@ export const blankDocument = (site: {
 }): JobDocument => ({
   version: documentVersion,
   practice: site.practice,
-  site: { name: site.name, address: site.address, notes: '' },
+  site: { name: site.name, address: site.address, notes: '', building: null },
   schools: blankSchools,
   survey: blankSurvey,
   appliances: [],
@@ -123,7 +139,9 @@ export const blankAppliance = (plate: Pick<Appliance, 'id' | 'name' | 'kind'>): 
   builtInVessel_m3: null,
   builtInChargeGauge_Pa: null,
   minInletGauge_Pa: null,
+  maxInletGauge_Pa: null,
   maxTestGauge_Pa: null,
+  aboveFill_m: null,
   stay: 'new',
   madeYear: null,
   papers: { manual: null, installation: null, charts: null },

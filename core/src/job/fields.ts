@@ -177,6 +177,8 @@ const wet: readonly ApplianceKind[] = [
   'boiler',
   'instantaneous-heater',
   'storage-heater',
+  'electric-storage-heater',
+  'heat-pump-heater',
   'indirect-cylinder',
 ]
 
@@ -201,7 +203,7 @@ export const plateFields: readonly PlateField[] = [
   },
   {
     key: 'maxWorkingGauge_Pa',
-    label: 'Greatest working pressure',
+    label: 'Maximum working pressure',
     measure: 'water-pressure',
     how: 'Plate',
     why: 'The relief valve may not be set above the weakest part.',
@@ -245,6 +247,24 @@ export const plateFields: readonly PlateField[] = [
     needed: false,
   },
   {
+    key: 'maxInletGauge_Pa',
+    label: 'Maximum inlet pressure',
+    measure: 'gas-pressure',
+    how: 'Plate or manual',
+    why: 'A gas valve that gets more than it stands may not shut. With everything off the pressure rises to what the regulator locks up at.',
+    kinds: burns,
+    needed: false,
+  },
+  {
+    key: 'aboveFill_m',
+    label: 'Above the fill point',
+    measure: 'elevation',
+    how: 'Tape',
+    why: 'The water between it and the relief valve comes on top of what the valve is set to.',
+    kinds: ['boiler'],
+    needed: false,
+  },
+  {
     key: 'maxTestGauge_Pa',
     label: 'Greatest gas test pressure',
     measure: 'gas-pressure',
@@ -260,7 +280,11 @@ export const applianceWords: Readonly<Record<ApplianceKind, string>> = {
   boiler: 'Boiler',
   'instantaneous-heater': 'Instantaneous heater',
   'storage-heater': 'Storage heater',
+  'electric-storage-heater': 'Electric storage heater',
+  'heat-pump-heater': 'Heat pump water heater',
   'indirect-cylinder': 'Indirect cylinder',
+  'solid-fuel-boiler': 'Solid fuel boiler',
+  'solar-collector': 'Solar collector',
   cooktop: 'Cooktop',
   'other-gas': 'Other gas appliance',
 }

@@ -7,4 +7,10 @@ export const hotWaterHeater = (document: JobDocument): Appliance | undefined =>
     .map((kind) => fitted(document.appliances).find((appliance) => appliance.kind === kind))
     .find((one) => one !== undefined)
 
-export const stored = ['indirect-cylinder', 'storage-heater', 'instantaneous-heater'] as const
+export const stored = [
+  'indirect-cylinder',
+  'storage-heater',
+  'electric-storage-heater',
+  'heat-pump-heater',
+  'instantaneous-heater',
+] as const

@@ -76,14 +76,14 @@ export const CircuitPart = z.object({
 })
 export type CircuitPart = z.infer<typeof CircuitPart>
 
-export const WeakPart = z.object({ id, name, maxWorkingGauge_Pa: known('water-pressure') })
-
-/** A further vessel on the circuit beside the boiler's own and the one that is sized. */
-export const FurtherVessel = z.object({
+export const WeakPart = z.object({
   id,
   name,
-  volume_m3: known('small-volume'),
-  chargeGauge_Pa: known('water-pressure'),
+  maxWorkingGauge_Pa: known('water-pressure'),
+  /** Above the fill point; null stands at the fill point. */
+  aboveFill_m: known('elevation'),
+  /** Between the pump's discharge and the vessel, where the pump's head comes on top. */
+  afterPump: yesNo,
 })
 
 /** How the vessel is connected; null while nobody has decided or looked. */
@@ -100,8 +100,22 @@ export const blankPosition: z.infer<typeof VesselPosition> = {
   carriedBy: null,
 }
 
+/** A further vessel on the circuit beside the boiler's own and the one that is sized. */
+export const FurtherVessel = z.object({
+  id,
+  name,
+  volume_m3: known('small-volume'),
+  chargeGauge_Pa: known('water-pressure'),
+  maxWorkingGauge_Pa: known('water-pressure'),
+  position: VesselPosition.nullable(),
+})
+
 export const Heating = z.object({
   boilerId: z.string().max(60).nullable(),
+  /** Shut off from the air, or open to it through a feed and expansion tank. */
+  system: z.enum(['sealed', 'open-vented']).nullable(),
+  /** The boiler stands between the pump's discharge and the vessel. */
+  boilerAfterPump: yesNo,
   fluid: z.object({
     kind: z.enum(fluidKinds),
     massFraction: known('ratio'),
@@ -137,12 +151,18 @@ export const Heating = z.object({
   /** Cold fill set by hand; null takes the computed one. */
   fillGauge_Pa: known('water-pressure'),
   dayTemp_K: known('temperature'),
+  /** Of floor loops: the hottest they may be fed, what mixes it down, and what cuts it off when that fails. */
+  floorMostTemp_K: known('temperature'),
+  floorMixer: yesNo,
+  floorCutOut: yesNo,
 })
 export type Heating = z.infer<typeof Heating>
 
 /** A heating circuit with nothing in it yet. */
 export const blankHeating = (boilerId: string | null): Heating => ({
   boilerId,
+  system: null,
+  boilerAfterPump: null,
   fluid: { kind: 'water', massFraction: null, coldestTemp_K: null },
   zones: [],
   emitters: [],
@@ -166,6 +186,9 @@ export const blankHeating = (boilerId: string | null): Heating => ({
   feedSetGauge_Pa: null,
   fillGauge_Pa: null,
   dayTemp_K: null,
+  floorMostTemp_K: null,
+  floorMixer: null,
+  floorCutOut: null,
 })
 
 export const InletPart = z.object({

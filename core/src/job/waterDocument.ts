@@ -66,6 +66,8 @@ export const makeUpDevices = [
 export const MakeUp = z.object({
   device: z.enum(makeUpDevices).nullable(),
   reducing: z.enum(['yes', 'no']).nullable(),
+  /** Whether the feed is shut once the circuit is filled, or left to refill it. */
+  feedStays: z.enum(['shut', 'open']).nullable(),
   /** Through the feed valve as it is set, and by its by-pass or lever. */
   feed_m3_s: known('water-flow'),
   bypass_m3_s: known('water-flow'),
@@ -102,7 +104,7 @@ export const blankWater: Water = {
   heaterAtFlow_m3_s: null,
   heaterLeast_m3_s: null,
   loop: null,
-  makeUp: { device: null, reducing: null, feed_m3_s: null, bypass_m3_s: null },
+  makeUp: { device: null, reducing: null, feedStays: null, feed_m3_s: null, bypass_m3_s: null },
 }
 
 /** A water pipe with nothing measured yet. */

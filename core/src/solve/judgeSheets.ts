@@ -1,5 +1,6 @@
 import type { Missing, Sheet } from '../answer/sheet'
 import { worst, answerOf } from '../answer/sheet'
+import type { JobDocument } from '../job/document'
 import type { JobRecord } from '../job/records'
 import { ofKind } from '../job/records'
 import { fingerprint } from '../job/merge'
@@ -69,7 +70,7 @@ export function judgeSheets(
       return {
         id,
         name,
-        state: 'does-not-apply',
+        state: isUndecided(solution.document) ? 'not-begun' : 'does-not-apply',
         missing: [],
         findings: [],
         restsOn: '',
@@ -100,6 +101,14 @@ export function judgeSheets(
     states[spec.id] = judged(spec.id, recordedStanding(spec, solution, recorded))
   return Object.fromEntries(sheetIds.map((id) => [id, states[id]])) as Record<SheetId, JudgedSheet>
 }
+
+/** Nothing has been said of what is or comes here: no appliance, no circuit, no hot water, no pipe. */
+const isUndecided = ({ appliances, heating, hotWater, gas, water }: JobDocument): boolean =>
+  appliances.length === 0 &&
+  heating === null &&
+  hotWater === null &&
+  gas.segments.length === 0 &&
+  water.segments.length === 0
 
 const stateOf = (
   { findings }: Extract<Sheet<unknown>, { applies: true }>,
@@ -169,7 +178,8 @@ function handover(
   }
 }
 
-export type SheetState = 'proven' | 'ready' | 'stop' | 'incomplete' | 'does-not-apply'
+/** `not-begun`: nobody has said yet what there is on this job, so nothing can be said not to apply. */
+export type SheetState = 'proven' | 'ready' | 'stop' | 'incomplete' | 'does-not-apply' | 'not-begun'
 
 export interface JudgedSheet {
   readonly id: SheetId

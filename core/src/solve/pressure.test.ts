@@ -271,6 +271,8 @@ describe('heating vessel', () => {
             name: 'Old one',
             volume_m3: read(0.005),
             chargeGauge_Pa: read(alone.need.chargeGauge_Pa),
+            maxWorkingGauge_Pa: read(6e5),
+            position: null,
           },
         ],
       }),

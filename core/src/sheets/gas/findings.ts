@@ -241,17 +241,7 @@ function endFindings(
               source: sources.trade,
             } satisfies GasFinding,
           ]
-        : shutOff === null
-          ? [
-              {
-                id: 'gas-end-open',
-                severity: 'note',
-                place,
-                names,
-                source: sources.trade,
-              } satisfies GasFinding,
-            ]
-          : []),
+        : []),
       ...(practice.gas.trapWanted && trap === 'no'
         ? [
             {

@@ -31,6 +31,8 @@ import { fitted } from '../../job/asked'
 import type { Practice } from '../../practice/practices'
 import { psi_Pa } from '../../units/units'
 import { gasFindings } from './findings'
+import type { Decides } from '../unsettled'
+import { unsettled } from '../unsettled'
 import type { Missing, Sheet } from '../../answer/sheet'
 import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
 import type { GasPipeAnswer, GasAnswer } from './answer'
@@ -99,7 +101,7 @@ export function gasSheet(document: JobDocument, practice: Practice): Sheet<GasAn
   return {
     applies: true,
     answer,
-    missing,
+    missing: unsettled(decidesOf(document, practice, burners)),
     findings: gasFindings(document, practice, answer, burners),
     workings: () => gasWorkings(answer),
   }
@@ -257,6 +259,47 @@ const largestWhereFree = (
       return size ? [[pipe.id, size]] : []
     }),
   )
+
+/** What has to be looked at before anybody may call a gas supply sound; the sizes can be computed without it. */
+function decidesOf(
+  { gas, appliances }: JobDocument,
+  practice: Practice,
+  burners: readonly Appliance[],
+): readonly Decides[] {
+  const ends = gas.segments.flatMap((segment, i) => {
+    const burner = burners.find((one) => one.id === segment.applianceId)
+    return burner ? [{ segment, burner, place: `gas.segments.${i}` }] : []
+  })
+  return [
+    ...burners.flatMap((burner): Decides[] => {
+      const plate = `appliances.${appliances.indexOf(burner)}`
+      return [
+        {
+          place: `${plate}.maxInletGauge_Pa`,
+          what: `Maximum inlet pressure of ${burner.name}`,
+          answer: burner.maxInletGauge_Pa,
+        },
+      ]
+    }),
+    ...ends.flatMap(({ segment: { end }, burner: { name }, place }): Decides[] => [
+      { place, what: `Whether ${name} has a shut-off of its own`, answer: end.shutOff },
+      { place, what: `How ${name} is joined to its pipe`, answer: end.connector },
+      {
+        place,
+        what: `What the connector of ${name} loses`,
+        answer: end.connectorDrop_Pa,
+        asked: end.connector === 'flexible',
+      },
+      {
+        place,
+        what: `Whether a sediment trap stands before ${name}`,
+        answer: end.trap,
+        asked: practice.gas.trapWanted,
+      },
+    ]),
+    { place: 'gas.segments', what: 'Whether the gas pipe is bonded', answer: gas.bonded },
+  ]
+}
 
 function missingForGas(document: JobDocument, burners: readonly Appliance[]): Missing[] {
   const { segments } = document.gas

@@ -31,10 +31,6 @@ export const gasWordings = {
     head: `No shut-off before ${n(0)}.`,
     why: 'It has to be possible to shut it alone, within reach, and to take it away.',
   }),
-  'gas-end-open': ({ n }) => ({
-    head: `Not settled: shut-off and connection of ${n(0)}.`,
-    why: 'Shut-off within reach, then the connector.',
-  }),
   'gas-no-trap': ({ n }) => ({
     head: `No sediment trap before ${n(0)}.`,
     why: 'Scale and thread cuttings end in its gas valve.',

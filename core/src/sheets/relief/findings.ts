@@ -105,17 +105,6 @@ function valveFindings(
           } satisfies ReliefFinding,
         ]
       : []),
-    ...(valve.guards === 'temperature' && valve.probe === null
-      ? [
-          {
-            id: 'relief-probe-open',
-            severity: 'note',
-            place,
-            source: sources.asmeHlw,
-            names: [valve.name],
-          } satisfies ReliefFinding,
-        ]
-      : []),
     ...(valve.lever === 'blocked'
       ? [
           {
@@ -274,16 +263,6 @@ function panFindings({ pan }: JobDocument, need: ReliefsAnswer['pan']): ReliefFi
             place: 'pan.fitted',
             source: sources.trade,
             names: [pan.because],
-          } satisfies ReliefFinding,
-        ]
-      : []),
-    ...(need.wanted && pan.fitted === null
-      ? [
-          {
-            id: 'pan-not-decided',
-            severity: 'note',
-            place: 'pan.fitted',
-            source: sources.trade,
           } satisfies ReliefFinding,
         ]
       : []),

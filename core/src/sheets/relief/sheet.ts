@@ -20,6 +20,8 @@ import { reliefFindings } from './findings'
 import { reliefWorkings } from './workings'
 import type { SafetyAnswer } from '../safety/answer'
 import { hotWaterHeater } from '../../job/hotWaterHeater'
+import type { Decides } from '../unsettled'
+import { unsettled } from '../unsettled'
 import type { Missing, Sheet } from '../../answer/sheet'
 import { coldestTemp_K } from '../../job/coldestTemp'
 import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
@@ -65,7 +67,7 @@ export function reliefSheet(
   return {
     applies: true,
     answer,
-    missing: missingForRelief(document, practice, wantsHeating, heater),
+    missing: missingForRelief(document, practice, wantsHeating, heater, answer.pan.wanted),
     findings,
     workings: () => reliefWorkings(answer),
   }
@@ -175,16 +177,25 @@ function partsBehind(valve: ReliefValve, document: JobDocument): GuardedPart[] {
 }
 
 function missingForRelief(
-  { reliefs, appliances }: JobDocument,
+  { reliefs, appliances, pan }: JobDocument,
   practice: Practice,
   wantsHeating: boolean,
   heater: Appliance | undefined,
+  needsPan: boolean,
 ): Missing[] {
   const guarded = (guards: ReliefValve['guards']) =>
     reliefs.some((valve) => valve.guards === guards)
   const store = heater && heater.kind !== 'instantaneous-heater'
   const boilerHere = fitted(appliances).some((one) => one.kind === 'boiler')
   return [
+    ...unsettled([
+      {
+        place: 'pan.fitted',
+        what: `Whether a ${practice.words.pan} is fitted`,
+        answer: pan.fitted,
+        asked: needsPan,
+      },
+    ]),
     ...(wantsHeating && boilerHere && !guarded('heating')
       ? [{ place: 'reliefs', what: `The ${practice.words.reliefValve} of the heating` }]
       : []),
@@ -204,6 +215,88 @@ function missingForRelief(
         ? [{ place: `reliefs.${i}`, what: `Size of ${valve.name}` }]
         : [],
     ),
+    ...reliefs.flatMap((valve, i) => unsettled(decidesOf(valve, i))),
+  ]
+}
+
+/** What has to be looked at on a relief valve and along its discharge before anybody may call it sound. */
+function decidesOf(valve: ReliefValve, i: number): readonly Decides[] {
+  const { discharge, name } = valve
+  const run = `reliefs.${i}.discharge`
+  const runs = discharge.pieces.length > 0
+  const open = discharge.end === 'floor' || discharge.end === 'outside' || discharge.end === 'pan'
+  return [
+    {
+      place: `reliefs.${i}`,
+      what: `Whether a valve stands between ${name} and what it protects`,
+      answer: valve.valveBetween,
+    },
+    {
+      place: `reliefs.${i}`,
+      what: `Whether the lever of ${name} can be reached`,
+      answer: valve.lever,
+    },
+    {
+      place: `reliefs.${i}`,
+      what: `Where the probe of ${name} sits`,
+      answer: valve.probe,
+      asked: valve.guards === 'temperature',
+    },
+    ...discharge.pieces.flatMap((piece, at): Decides[] =>
+      piece.kind === 'tundish'
+        ? [
+            {
+              place: `${run}.${at}`,
+              what: `Whether the tundish of ${name} can be seen`,
+              answer: piece.visible,
+            },
+          ]
+        : piece.kind === 'pipe'
+          ? [
+              {
+                place: `${run}.${at}`,
+                what: `Length of the discharge pipe of ${name}`,
+                answer: piece.length_m,
+              },
+            ]
+          : [],
+    ),
+    {
+      place: `${run}.end`,
+      what: `Where the discharge of ${name} ends`,
+      answer: discharge.end,
+      asked: runs,
+    },
+    {
+      place: `${run}.end`,
+      what: `How high the discharge of ${name} ends`,
+      answer: discharge.endHeight_m,
+      asked: runs && open,
+    },
+    {
+      place: `${run}.end`,
+      what: `What the end of the discharge of ${name} is like`,
+      answer: discharge.endThread,
+      asked: runs,
+    },
+    {
+      place: `${run}.end`,
+      what: `Whether the end of the discharge of ${name} can be seen`,
+      answer: discharge.endVisible,
+      asked: runs,
+    },
+    {
+      place: `${run}.end`,
+      what: `Whether anybody can be scalded where ${name} discharges`,
+      answer: discharge.endSafe,
+      asked: runs,
+    },
+    {
+      place: `${run}.end`,
+      what: `Whether the end of the discharge of ${name} can freeze`,
+      answer: discharge.endFreezes,
+      asked: runs,
+    },
   ]
 }
 

@@ -31,10 +31,6 @@ export const reliefWordings = {
     head: `The probe of ${n(0)} is not in the hottest water.`,
     why: 'It then opens on pressure alone, when the water is already past the boil.',
   }),
-  'relief-probe-open': ({ n }) => ({
-    head: `Where the probe of ${n(0)} sits is not looked at.`,
-    why: 'In the top of the store, within reach of the hottest water.',
-  }),
   'relief-lever-blocked': ({ n }) => ({
     head: `The lever of ${n(0)} cannot be lifted.`,
     why: 'A valve that is never tried is a valve nobody knows.',
@@ -170,10 +166,6 @@ export const reliefWordings = {
   'pan-left-out-because': ({ n, practice }) => ({
     head: `No ${practice.words.pan}: ${n(0).replace(/[.]$/, '')}.`,
     why: 'The reason is kept and printed.',
-  }),
-  'pan-not-decided': ({ practice }) => ({
-    head: `A ${practice.words.pan} is wanted here: not decided yet.`,
-    why: 'Maker first, then code, then the school chosen.',
   }),
   'pan-drains-nowhere': ({ practice }) => ({
     head: `The ${practice.words.pan} drains nowhere.`,

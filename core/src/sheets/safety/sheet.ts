@@ -40,7 +40,7 @@ export function safetySheet(
     }
   const { safety } = hotWater
   const stores = heater.kind !== 'instantaneous-heater'
-  const missing = missingForSafety(document, heater, safety, practice, stores)
+  const missing = missingForSafety(document, heater, safety, stores)
   const staticGauge_Pa = survey.coldMainStaticGauge_Pa?.value
   const store_m3 = heater.water_m3?.value
   const coldTemp_K = coldestTemp_K(document)
@@ -179,7 +179,6 @@ function missingForSafety(
   { survey }: JobDocument,
   heater: Appliance,
   safety: HotWaterSafety,
-  practice: Practice,
   stores: boolean,
 ): Missing[] {
   const at = `hotWater.safety`
@@ -193,22 +192,33 @@ function missingForSafety(
     [
       heater.maxWorkingGauge_Pa !== null,
       `${at}.heater`,
-      `Greatest working pressure of ${heater.name}`,
+      `Maximum working pressure of ${heater.name}`,
     ],
     [
       survey.incomingTemp_K !== null || survey.incomingColdestTemp_K !== null,
       'survey.incomingTemp_K',
       'Temperature of the incoming water',
     ],
-    [
-      !stores || safety.inlet.length > 0 || practice.safety.inlet.length < 2,
-      `${at}.inlet`,
-      'The inlet group, in the way of the water',
-    ],
+    [!stores || safety.inlet.length > 0, `${at}.inlet`, 'The inlet group, in the way of the water'],
     [
       !stores || safety.cutOut !== null,
       `${at}.cutOut`,
       'What cuts the heat off when the thermostat fails',
+    ],
+    [
+      !stores || safety.cutOut !== 'by-hand' || safety.cutOutTemp_K !== null,
+      `${at}.cutOutTemp_K`,
+      'The temperature the cut-out acts at',
+    ],
+    [
+      !stores || safety.immersion !== null,
+      `${at}.immersion`,
+      'Whether an immersion heater is fitted, and what cuts it off',
+    ],
+    [
+      !stores || safety.balancedCold !== null,
+      `${at}.balancedCold`,
+      'Where the cold for mixers is taken from',
     ],
   ]
   return needs.filter(([there]) => !there).map(([, place, what]) => ({ place, what }))

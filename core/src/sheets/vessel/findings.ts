@@ -346,7 +346,6 @@ function positionFindings({ position }: Heating): VesselFinding[] {
     severity: VesselFinding['severity'],
     key: keyof typeof position,
   ): VesselFinding => ({ id, severity, place: `heating.position.${key}`, source: sources.trade })
-  const unknown = Object.values(position).some((value) => value === null)
   return [
     ...(between === 'plain-valve'
       ? [at('vessel-can-be-shut', 'stop', 'between')]
@@ -356,7 +355,6 @@ function positionFindings({ position }: Heating): VesselFinding[] {
     ...(side === 'delivery' ? [at('vessel-after-pump', 'fix', 'side')] : []),
     ...(from === 'above' ? [at('vessel-from-above', 'note', 'from')] : []),
     ...(carriedBy === 'pipe' ? [at('vessel-hangs-on-pipe', 'fix', 'carriedBy')] : []),
-    ...(unknown ? [{ ...at('vessel-place-open', 'note', 'side'), place: 'heating.position' }] : []),
   ]
 }
 

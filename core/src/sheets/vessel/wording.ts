@@ -27,10 +27,6 @@ export const vesselWordings = {
     head: `The pipe carries the ${practice.words.vessel}.`,
     why: 'Full of water it weighs a kilogram a litre. A bracket, or the floor.',
   }),
-  'vessel-place-open': ({ practice }) => ({
-    head: `Where and how the ${practice.words.vessel} is connected is not all settled.`,
-    why: 'Suction side of the pump, no plain valve, from below, on a bracket.',
-  }),
   'near-the-boil': (t) => ({
     head: `Hot, the highest point has ${bar(t, 'margin_Pa')} over the boil.`,
     why: `At ${hot(t, 'maxTemp_K')} water boils there when the pressure falls a little: it bangs, and steam pockets stop the flow. A higher charge, or a cooler flow.`,

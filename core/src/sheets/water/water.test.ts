@@ -239,6 +239,7 @@ describe('the water feed', () => {
         makeUp: {
           device: null,
           reducing: null,
+          feedStays: null,
           feed_m3_s: read(6 / 60000),
           bypass_m3_s: read(12 / 60000),
         },
