@@ -203,6 +203,7 @@ export function kestrelWeir(): JobDocument {
     address: 'The Boathouse, Weir Lane, Kestrel Weir',
     practice: 'uk-ireland',
   })
+  job.site.building = 'other'
   job.site.notes = 'Plant room behind the changing rooms. Key with the bosun.'
   job.survey = {
     ...job.survey,
@@ -277,6 +278,7 @@ export function kestrelWeir(): JobDocument {
       builtInVessel_m3: manual(12, 'L'),
       builtInChargeGauge_Pa: gauge(0.75, 'bar'),
       minInletGauge_Pa: plate(18, 'mbar'),
+      maxInletGauge_Pa: plate(30, 'mbar'),
       maxTestGauge_Pa: manual(50, 'mbar'),
       madeYear: 2026,
       papers: papersOf('system boiler'),
@@ -293,6 +295,7 @@ export function kestrelWeir(): JobDocument {
       ...blankAppliance({ id: 'range', name: 'Galley range', kind: 'cooktop' }),
       input_W: plate(11, 'kW'),
       minInletGauge_Pa: plate(17, 'mbar'),
+      maxInletGauge_Pa: plate(25, 'mbar'),
       maxTestGauge_Pa: manual(15, 'mbar'),
       stay: 'stays',
       madeYear: 2017,
@@ -302,6 +305,7 @@ export function kestrelWeir(): JobDocument {
       ...blankAppliance({ id: 'cabinet', name: 'Drying cabinet', kind: 'other-gas' }),
       input_W: plate(6, 'kW'),
       minInletGauge_Pa: plate(17, 'mbar'),
+      maxInletGauge_Pa: plate(25, 'mbar'),
       maxTestGauge_Pa: manual(50, 'mbar'),
       stay: 'stays',
       madeYear: 2019,
@@ -431,6 +435,8 @@ export function kestrelWeir(): JobDocument {
   }
   job.heating = {
     ...blankHeating('boiler'),
+    system: 'sealed',
+    boilerAfterPump: 'no',
     zones: [
       heatZone('crew', 'Crew hall', 'crew'),
       heatZone('changing', 'Changing rooms', 'changing'),
@@ -610,7 +616,7 @@ export function kestrelWeir(): JobDocument {
       discharge: {
         ...blankDischarge,
         end: 'outside',
-        endHeight_m: taped(180, 'mm'),
+        endHeight_m: taped(70, 'mm'),
         endThread: 'plain',
         endVisible: 'yes',
         endSafe: 'yes',
@@ -759,7 +765,7 @@ export function kestrelWeir(): JobDocument {
       lagging_m: sheet(19, 'mm'),
     },
     makeUp: {
-      device: 'disconnected-link',
+      device: 'backflow-preventer',
       reducing: 'yes',
       feedStays: 'shut',
       feed_m3_s: known(6, 'Lmin', 'measured', 'Bucket'),
@@ -776,6 +782,7 @@ export function juniperRidge(): JobDocument {
     address: 'Staff bunkhouse, 1 Dome Road, Juniper Ridge',
     practice: 'north-america',
   })
+  job.site.building = 'other'
   job.site.notes = 'Strap the heater at upper and lower third. Road closed after snow.'
   job.survey = {
     ...job.survey,
@@ -932,6 +939,7 @@ export function juniperRidge(): JobDocument {
       builtInVessel_m3: manual(4.4, 'usGal'),
       builtInChargeGauge_Pa: gauge(12, 'psi'),
       minInletGauge_Pa: plate(8, 'inwc'),
+      maxInletGauge_Pa: plate(14, 'inwc'),
       maxTestGauge_Pa: manual(14, 'inwc'),
       stay: 'stays',
       madeYear: 2014,
@@ -948,6 +956,7 @@ export function juniperRidge(): JobDocument {
       maxWorkingGauge_Pa: plate(150, 'psi'),
       water_m3: manual(0.4, 'usGal'),
       minInletGauge_Pa: plate(8, 'inwc'),
+      maxInletGauge_Pa: plate(14, 'inwc'),
       maxTestGauge_Pa: manual(14, 'inwc'),
       madeYear: 2026,
       papers: { ...papersOf('instantaneous heater'), installation: null },
@@ -956,6 +965,8 @@ export function juniperRidge(): JobDocument {
   ]
   job.heating = {
     ...blankHeating('boiler'),
+    system: 'sealed',
+    boilerAfterPump: 'no',
     fluid: {
       kind: 'propylene-glycol',
       massFraction: known(30, 'percent', 'measured', 'Refractometer'),
@@ -1148,6 +1159,13 @@ export function juniperRidge(): JobDocument {
     designBy: 'scenario',
     heaterDrop_Pa: sheet(9, 'psi'),
     heaterAtFlow_m3_s: sheet(6, 'gpm'),
+    makeUp: {
+      device: 'backflow-preventer',
+      reducing: 'yes',
+      feedStays: 'shut',
+      feed_m3_s: null,
+      bypass_m3_s: null,
+    },
     heaterLeast_m3_s: sheet(0.5, 'gpm'),
   }
   return job
@@ -1160,6 +1178,7 @@ export function saltbushFerry(): JobDocument {
     address: 'Jetty Road, Saltbush Ferry',
     practice: 'australia-new-zealand',
   })
+  job.site.building = 'other'
   job.site.notes = 'Heater stands outdoors on the river side. Salt air.'
   job.survey = {
     ...job.survey,
@@ -1256,6 +1275,7 @@ export function saltbushFerry(): JobDocument {
       maxWorkingGauge_Pa: plate(1000, 'kPa'),
       water_m3: plate(170, 'L'),
       minInletGauge_Pa: plate(1.13, 'kPa'),
+      maxInletGauge_Pa: plate(3, 'kPa'),
       maxTestGauge_Pa: manual(3.5, 'kPa'),
       madeYear: 2026,
       papers: papersOf('170 L storage heater'),
@@ -1265,6 +1285,7 @@ export function saltbushFerry(): JobDocument {
       ...blankAppliance({ id: 'cooktop', name: 'Kiosk cooktop', kind: 'cooktop' }),
       input_W: plate(36, 'MJh'),
       minInletGauge_Pa: plate(1, 'kPa'),
+      maxInletGauge_Pa: plate(2.5, 'kPa'),
       maxTestGauge_Pa: manual(3.5, 'kPa'),
       stay: 'stays',
       madeYear: 2021,
@@ -1347,7 +1368,7 @@ export function saltbushFerry(): JobDocument {
         elbows: 3,
         branchTees: 1,
         applianceId: 'cooktop',
-        end: joined('flexible'),
+        end: joined('flexible', sheet(4, 'Pa')),
       }),
     ],
     bonded: 'yes',

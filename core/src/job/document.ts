@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { buildings } from '../practice/buildings'
 import { practiceNames } from '../practice/practiceNames'
 import { blankSchools, schoolsShape } from '../practice/schools'
 import { blankHeat, Heat, HotWater } from './hotWaterDocument'
@@ -72,9 +73,6 @@ export const Part = z.object({
   photos,
 })
 export type Part = z.infer<typeof Part>
-
-export const buildings = ['new-dwelling', 'dwelling', 'care', 'school', 'other'] as const
-export type Building = (typeof buildings)[number]
 
 export const JobDocument = z.object({
   version: z.literal(documentVersion),

@@ -63,6 +63,14 @@ export const makeUpDevices = [
   'break-tank',
   'none',
 ] as const
+/** Each in the middle of a sentence. */
+export const makeUpWords: Readonly<Record<(typeof makeUpDevices)[number], string>> = {
+  'disconnected-link': 'a link with a double check that is taken off',
+  'double-check': 'a double check valve',
+  'backflow-preventer': 'a backflow preventer with a relief port',
+  'break-tank': 'a break tank',
+  none: 'nothing',
+}
 export const MakeUp = z.object({
   device: z.enum(makeUpDevices).nullable(),
   reducing: z.enum(['yes', 'no']).nullable(),

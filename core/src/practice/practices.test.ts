@@ -74,7 +74,8 @@ test('limits of a practice are in their order', () => {
     expect(hotWater.safeOutletTemp_K).toBeLessThanOrEqual(hotWater.storeTemp_K + 1e-9)
     expect(hotWater.flowTemp_K).toBeGreaterThan(hotWater.storeTemp_K)
     expect(hotWater.wantedGauge_Pa).toBeLessThan(survey.staticLimitGauge_Pa)
-    if (survey.meterRange_Pa)
-      expect(survey.meterRange_Pa[0]).toBeLessThanOrEqual(gas.assumedWorking_Pa['natural-gas'])
+    expect(gas.supplyBand_Pa['natural-gas'][0]).toBeLessThanOrEqual(
+      gas.assumedWorking_Pa['natural-gas'],
+    )
   }
 })

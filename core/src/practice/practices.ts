@@ -5,6 +5,7 @@ import type { MaterialName } from '../methods/materials/pipes'
 import type { InletKind } from '../methods/inlet-group/inletGroup'
 import type { UnitSet } from '../units/measure'
 import { foot_m, inch_m, inchWater_Pa, psi_Pa, toSi } from '../units/units'
+import type { Building } from './buildings'
 import type { PracticeName } from './practiceNames'
 import { practiceLabels } from './practiceNames'
 import { metricSizes_m3, usSizes_m3 } from '../methods/vessel/catalogue'
@@ -72,6 +73,11 @@ export interface Practice {
     readonly assumedWorking_Pa: Readonly<Record<'natural-gas' | 'propane', number>>
     readonly assumedWorkingSource: Source
     readonly staticToWorkingLimit_Pa: number
+    /** What a meter or container regulator gives with everything on, least and most, by fuel; gauge. */
+    readonly supplyBand_Pa: Readonly<Record<'natural-gas' | 'propane', readonly [number, number]>>
+    readonly supplyBandSource: Source
+    /** What an appliance for propane in a cellar, a pit or under a floor is. */
+    readonly propaneLow: 'stop' | 'note'
     /** What a net input is multiplied by, in words. */
     readonly netToGross: string
   }
@@ -96,8 +102,6 @@ export interface Practice {
     /** Static pressure past which a reducing valve is wanted. */
     readonly staticLimitGauge_Pa: number
     readonly staticLimitSource: Source
-    /** Working pressure a natural gas meter shows under load, where the practice states one. */
-    readonly meterRange_Pa?: readonly [number, number]
     /** Height of an unsealed flame above a garage floor. */
     readonly garageFlame_m: number
   }
@@ -106,6 +110,12 @@ export interface Practice {
     /** Hotter than this at an outlet is mixed down. */
     readonly safeOutletTemp_K: number
     readonly safeOutletSource: Source
+    /** Where the rule for a use of building is another. */
+    readonly safeOutletIn?: Readonly<
+      Partial<Record<Building, { readonly temp_K: number; readonly source: Source }>>
+    >
+    /** Uses of building where mixing may be left out by a signature; nowhere else. */
+    readonly mixingRefusedIn: readonly Building[]
     readonly mixedTemp_K: number
     readonly demand: 'hunter' | 'loading-units'
     readonly demandSource: Source
@@ -145,6 +155,8 @@ export interface Practice {
     readonly temperatureReliefTemp_K: number
     /** Hottest that the cut-out may act at. */
     readonly cutOutMost_K: number
+    /** An expansion valve on the cold feed lets out what the water grows by, and no vessel is needed. */
+    readonly expansionValveStandsIn: boolean
     /** Parts that the cold feed of a store is to have. */
     readonly inlet: readonly InletKind[]
     readonly source: Source
@@ -159,8 +171,16 @@ export interface Practice {
       /** Valve to tundish, and the straight drop after it. */
       readonly d1Most_m: number
       readonly dropLeast_m: number
+      /** Height of an end outdoors above the ground, behind a guard, where the practice has it low; else by the school. */
+      readonly endOutside_m?: readonly [number, number]
       readonly source: Source
     }
+  }
+  /** What keeps heating water out of the drinking water: in a dwelling with treated water, and where it is fouler or not a dwelling. */
+  readonly makeUp: {
+    readonly home: 'double-check' | 'disconnected-link' | 'backflow-preventer'
+    readonly foul: 'backflow-preventer'
+    readonly source: Source
   }
   readonly fillBy: 'filling-link' | 'feed-valve-with-lever'
   readonly unventedTicket: boolean
@@ -190,6 +210,11 @@ const metric: UnitSet = {
   'heating-value': 'MJm3',
   area: 'm2',
   hardness: 'mgL',
+}
+
+const auWarm: Source = {
+  basis: 'from-memory',
+  says: 'AS/NZS 3500.4: 45 °C in early childhood, schools, aged and health care, as remembered; in New Zealand by date of consent: check the current edition',
 }
 
 export const practices: Readonly<Record<PracticeName, Practice>> = {
@@ -245,6 +270,9 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
         says: 'Common practice: 19 mbar is the least at a natural gas meter under load',
       },
       staticToWorkingLimit_Pa: 500,
+      supplyBand_Pa: { 'natural-gas': [1900, 2300], propane: [3200, 4500] },
+      supplyBandSource: sources.meterRange,
+      propaneLow: 'stop',
       netToGross: '1.11 for natural gas',
     },
     tightness: {
@@ -263,7 +291,6 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
     survey: {
       staticLimitGauge_Pa: 5.5e5,
       staticLimitSource: sources.streetPressure,
-      meterRange_Pa: [1900, 2300],
       garageFlame_m: 0.457,
     },
     hotWater: {
@@ -273,13 +300,23 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
         basis: 'from-memory',
         says: 'UK practice: 48 °C at a bath, as remembered: check the current edition',
       },
+      safeOutletIn: {
+        care: {
+          temp_K: 317.15,
+          source: {
+            basis: 'from-memory',
+            says: 'UK care premises: 44 °C at a bath, less at basin and shower, as remembered: check the current guidance',
+          },
+        },
+      },
+      mixingRefusedIn: ['dwelling', 'other'],
       mixedTemp_K: 313.15,
       demand: 'loading-units',
       demandSource: sources.en806Units,
       wantedGauge_Pa: 1e5,
       flowTemp_K: 348.15,
       coolStore: 'fix',
-      tapMost_K: 333.15,
+      tapMost_K: 321.15,
       feedMaterial: 'copper-en1057',
     },
     water: {
@@ -298,6 +335,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       temperatureReliefGauge_Pa: 7e5,
       temperatureReliefTemp_K: 368.15,
       cutOutMost_K: 363.15,
+      expansionValveStandsIn: false,
       inlet: [
         'stop-valve',
         'strainer',
@@ -316,7 +354,16 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
         table: 'approved-g',
         d1Most_m: 0.6,
         dropLeast_m: 0.3,
+        endOutside_m: [0, 0.1],
         source: sources.approvedGRules,
+      },
+    },
+    makeUp: {
+      home: 'disconnected-link',
+      foul: 'backflow-preventer',
+      source: {
+        basis: 'from-memory',
+        says: 'UK water regulations, fluid category 3 in a house and 4 elsewhere, as remembered: check the current edition',
       },
     },
     fillBy: 'filling-link',
@@ -403,6 +450,15 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       assumedWorking_Pa: { 'natural-gas': 6 * inchWater_Pa, propane: 11 * inchWater_Pa },
       assumedWorkingSource: sources.assumedSetting,
       staticToWorkingLimit_Pa: 2 * inchWater_Pa,
+      supplyBand_Pa: {
+        'natural-gas': [5 * inchWater_Pa, 14 * inchWater_Pa],
+        propane: [10 * inchWater_Pa, 14 * inchWater_Pa],
+      },
+      supplyBandSource: {
+        basis: 'from-memory',
+        says: 'Low pressure supply: 5 to 14 in wc for natural gas, 10 to 14 in wc for propane, as remembered: check the gas company’s figure',
+      },
+      propaneLow: 'note',
       netToGross: 'the ratio',
     },
     tightness: {
@@ -428,13 +484,14 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
         basis: 'common-practice',
         says: 'Common practice: 120 °F is the scald caution',
       },
+      mixingRefusedIn: ['new-dwelling', 'dwelling', 'other'],
       mixedTemp_K: toSi(105, 'F'),
       demand: 'hunter',
       demandSource: sources.hunter,
       wantedGauge_Pa: 20 * psi_Pa,
       flowTemp_K: toSi(180, 'F'),
       coolStore: 'note',
-      tapMost_K: 333.15,
+      tapMost_K: toSi(120, 'F'),
       feedMaterial: 'copper-type-k',
     },
     water: {
@@ -453,6 +510,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       temperatureReliefGauge_Pa: 150 * psi_Pa,
       temperatureReliefTemp_K: toSi(210, 'F'),
       cutOutMost_K: toSi(210, 'F'),
+      expansionValveStandsIn: false,
       inlet: ['stop-valve'],
       source: sources.asmeHlw,
     },
@@ -468,6 +526,14 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
         d1Most_m: 0.6,
         dropLeast_m: 0.3,
         source: sources.naDischarge,
+      },
+    },
+    makeUp: {
+      home: 'double-check',
+      foul: 'backflow-preventer',
+      source: {
+        basis: 'from-memory',
+        says: 'Plumbing codes: a vented dual check for plain boiler water, a reduced-pressure preventer for treated water, as remembered: check the current edition',
       },
     },
     fillBy: 'feed-valve-with-lever',
@@ -521,6 +587,9 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       assumedWorking_Pa: { 'natural-gas': 1130, propane: 2750 },
       assumedWorkingSource: sources.auSetting,
       staticToWorkingLimit_Pa: 500,
+      supplyBand_Pa: { 'natural-gas': [1100, 3000], propane: [2600, 3500] },
+      supplyBandSource: sources.auSetting,
+      propaneLow: 'stop',
       netToGross: '1.11 for natural gas',
     },
     tightness: {
@@ -543,6 +612,11 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       storeTemp_K: 333.15,
       safeOutletTemp_K: 323.15,
       safeOutletSource: sources.auSetting,
+      safeOutletIn: {
+        care: { temp_K: 318.15, source: auWarm },
+        school: { temp_K: 318.15, source: auWarm },
+      },
+      mixingRefusedIn: [],
       mixedTemp_K: 313.15,
       demand: 'loading-units',
       demandSource: sources.auSetting,
@@ -568,6 +642,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       temperatureReliefGauge_Pa: 1e6,
       temperatureReliefTemp_K: 372.15,
       cutOutMost_K: 363.15,
+      expansionValveStandsIn: true,
       inlet: ['stop-valve', 'reducing-valve', 'check-valve', 'expansion-relief'],
       source: sources.auSetting,
     },
@@ -582,6 +657,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
         source: sources.auSetting,
       },
     },
+    makeUp: { home: 'double-check', foul: 'backflow-preventer', source: sources.auSetting },
     fillBy: 'filling-link',
     unventedTicket: false,
     vesselRuleNote: 'The EN 12828 method is used here as a setting: check the local code.',

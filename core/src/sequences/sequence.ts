@@ -60,6 +60,8 @@ export interface SequenceTargets {
   readonly gasLeastSays?: string
   readonly fitted_m3?: number
   readonly maxFlowTemp_K?: number
+  /** Hottest that may run where people wash. */
+  readonly tapMost_K?: number
 }
 
 const seen = (id: string, text: string): Guard => ({ kind: 'seen', id, text })
@@ -364,7 +366,7 @@ function heaterSequence(
 ): readonly Step[] {
   const { words } = practice
   const storage = heater.kind === 'storage-heater'
-  const highest = practice.hotWater.tapMost_K
+  const highest = t.tapMost_K ?? practice.hotWater.tapMost_K
   return [
     step({
       id: 'isolate',

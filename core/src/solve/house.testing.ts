@@ -34,6 +34,7 @@ export function house(practice: PracticeName = 'uk-ireland'): JobDocument {
       maxWorkingGauge_Pa: read(3e5),
       water_m3: read(0.004),
       minInletGauge_Pa: read(1700),
+      maxInletGauge_Pa: read(5000),
       maxTestGauge_Pa: read(5000),
     },
   ]
@@ -61,6 +62,10 @@ export function house(practice: PracticeName = 'uk-ireland'): JobDocument {
       },
     ],
     reliefSetGauge_Pa: read(3e5),
+    system: 'sealed',
+    boilerAfterPump: 'no',
+    position: { side: 'suction', between: 'nothing', from: 'below', carriedBy: 'bracket' },
+    vesselMaxWorkingGauge_Pa: read(6e5),
   }
   job.gas = {
     ...job.gas,

@@ -6,6 +6,7 @@ import { burnsGas } from '../job/fields'
 import { fitted } from '../job/asked'
 import { heatingBoiler } from '../job/heatingBoiler'
 import { hotWaterHeater } from '../job/hotWaterHeater'
+import { withoutUnfilled } from '../job/unfilled'
 import { fingerprint } from '../job/merge'
 import { heaterLeast_m3_s } from '../job/heaterLeast'
 
@@ -174,5 +175,5 @@ export const restedOnFirst = (
   answers: Partial<Answers>,
 ): string | undefined => {
   const of = restedOn[sheet === 'tightness' ? 'gas' : sheet === 'steps' ? 'vessel' : sheet]
-  return of && fingerprint(of(document, answers))
+  return of && fingerprint(of(withoutUnfilled(document), withoutUnfilled(answers)))
 }

@@ -2,6 +2,7 @@ import { answerOf } from '../answer/sheet'
 import { applyEdits } from '../job/edits'
 import { JobDocument } from '../job/document'
 import type { JobRecord } from '../job/records'
+import { upgradeDocument } from '../job/upgrades/upgradeDocument'
 import stored from '../job/upgrades/fixtures/version4.json'
 import { juniperRidge, kestrelWeir, saltbushFerry } from '../../../demo/src/documents'
 import { judge } from './judge'
@@ -12,7 +13,7 @@ import { solvedSpecs } from './sheets'
 import type { Solution } from './solve'
 import { solve, solver } from './solve'
 
-const kestrel = JobDocument.parse(stored)
+const kestrel = JobDocument.parse(upgradeDocument(stored))
 
 /** Proofs of the stored job as they were given before sheets said their inputs themselves. */
 const givenFirst = {

@@ -1,4 +1,5 @@
 import { fingerprint } from '../job/merge'
+import { isUnfilled } from '../job/unfilled'
 import type { JobDocument } from '../job/document'
 import type { AnySpec, Answers, SolvedSheetId } from './sheets'
 import { solvedSpec } from './sheets'
@@ -15,22 +16,8 @@ export const inputsOf = (spec: AnySpec, document: JobDocument, of: Of): readonly
 /** Photographs and papers prove an input and are none. */
 const proofOnly = new Set(['photos', 'papers'])
 
-/** Fields that came with version 5: while nobody has filled them a proof given before still rests on the same. */
-const sinceFive = new Set([
-  'maxInletGauge_Pa',
-  'aboveFill_m',
-  'afterPump',
-  'boilerAfterPump',
-  'system',
-  'floorMostTemp_K',
-  'floorMixer',
-  'floorCutOut',
-  'position',
-  'building',
-  'feedStays',
-])
 const isLeftOut = (key: string, value: unknown): boolean =>
-  proofOnly.has(key) || (value === null && sinceFive.has(key))
+  proofOnly.has(key) || isUnfilled(key, value)
 
 const withoutProofs = (value: unknown): unknown => {
   if (Array.isArray(value)) return value.map(withoutProofs)

@@ -2,6 +2,7 @@ import type { Finding } from '../answer/finding'
 import type { Sheet } from '../answer/sheet'
 import type { JobDocument } from '../job/document'
 import type { Practice } from '../practice/practices'
+import { safeOutlet } from '../practice/safeOutlet'
 import { practices } from '../practice/practices'
 import type { Step } from '../sequences/sequence'
 import { commissioningSequence } from '../sequences/sequence'
@@ -70,7 +71,10 @@ function solveBy(document: JobDocument, solveOne: SolveSheet): Solution {
     ...(sheets as unknown as Sheets),
     document,
     practice,
-    steps: commissioningSequence(document, practice, sequenceTargets(practice, vessel, gas)),
+    steps: commissioningSequence(document, practice, {
+      ...sequenceTargets(practice, vessel, gas),
+      tapMost_K: safeOutlet(practice, document.site.building).temp_K,
+    }),
     findings: Object.values(sheets).flatMap((sheet) => (sheet.applies ? sheet.findings : [])),
   }
 }

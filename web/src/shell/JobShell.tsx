@@ -99,6 +99,7 @@ function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: 
             ready: 'ready to prove',
             incomplete: 'not complete',
             'does-not-apply': 'does not apply',
+            'not-begun': 'not begun',
           }[at]
           return (
             <Tab

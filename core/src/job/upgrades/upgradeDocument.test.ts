@@ -18,6 +18,7 @@ test.each([
   ['2', second()],
   ['3', stored(3)],
   ['4', stored(4)],
+  ['5', stored(5)],
 ])('a document of version %s comes forward whole', (version, document) => {
   expect(String(document.version)).toBe(version)
   const read = JobDocument.safeParse(upgradeDocument(document))
@@ -39,7 +40,7 @@ test('a step of before does not change with what today’s blank parts hold', ()
       ...['reliefs', 'schools', 'site', 'survey', 'version', 'water'],
     ].sort(),
   )
-  expect(Object.keys(forward.heating ?? {})).toHaveLength(24)
+  expect(Object.keys(forward.heating ?? {})).toHaveLength(29)
   expect(Object.keys(forward.survey)).toHaveLength(26)
 })
 

@@ -99,11 +99,15 @@ export function pipeLoss(
   const { method, gas, atmosphere_Pa, meterGauge_Pa } = conditions
   const length_m = pipeLength_m(pipe, size, method)
   const { bore_m } = size
-  if (method === 'nfpa54-low') return lowDrop_Pa({ flow_m3_s, bore_m, length_m, cr: gas.cr })
+  // The equations for low pressure are made for gas at sea level; in thinner air the same heat is more cubic metres and loses more.
+  const thin = standardAtmosphere_Pa / atmosphere_Pa
+  if (method === 'nfpa54-low') return thin * lowDrop_Pa({ flow_m3_s, bore_m, length_m, cr: gas.cr })
   if (method === 'nfpa54-high')
     return highSquares_Pa2({ flow_m3_s, bore_m, length_m, cr: gas.cr, y: gas.y })
   if (method === 'renouard')
-    return renouardLow_Pa({ flow_m3_s, bore_m, length_m, relativeDensity: gas.relativeDensity })
+    return (
+      thin * renouardLow_Pa({ flow_m3_s, bore_m, length_m, relativeDensity: gas.relativeDensity })
+    )
   if (method === 'renouard-medium')
     return renouardSquares_Pa2({
       flow_m3_s,

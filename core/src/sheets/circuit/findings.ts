@@ -1,3 +1,6 @@
+import { makeUpWords } from '../../job/waterDocument'
+import { circuitFlowTemp_K } from '../circuitFacts'
+import { atMost } from '../../answer/expect'
 import type { CircuitFinding } from './wording'
 import { sources } from '../../answer/sources'
 import { pumpHead_Pa } from '../../methods/circuit/pumps'
@@ -23,6 +26,8 @@ export function circuitFindings(
 ): readonly CircuitFinding[] {
   return [
     ...fluidFindings(document, heating, answer),
+    ...floorFindings(document, heating, practice),
+    ...makeUpFindings(document, heating, practice),
     ...(answer
       ? [
           ...pipeFindings(heating, practice, answer),
@@ -82,6 +87,104 @@ function fluidFindings(
             place,
             source: sources.glycolProperties,
             figures: { frozenTemp_K: frozen_K, shareRatio: share },
+          } satisfies CircuitFinding,
+        ]
+      : []),
+  ]
+}
+
+/** Floor loops want cooler water than radiators, and something that holds it when the mixer fails. */
+function floorFindings(
+  document: JobDocument,
+  { emitters, floorMostTemp_K, floorMixer, floorCutOut }: Heating,
+  practice: Practice,
+): CircuitFinding[] {
+  if (!emitters.some((emitter) => emitter.type === 'floor-loop')) return []
+  const flowTemp_K = circuitFlowTemp_K(document, practice)
+  const most_K = floorMostTemp_K?.value
+  const hot = most_K !== undefined && !atMost(flowTemp_K, most_K)
+  return [
+    ...(hot && floorMixer === 'no'
+      ? [
+          {
+            id: 'floor-too-hot',
+            severity: 'stop',
+            place: 'heating.floorMixer',
+            source: sources.maker,
+            figures: { flowTemp_K, mostTemp_K: most_K },
+          } satisfies CircuitFinding,
+        ]
+      : []),
+    ...(hot && floorCutOut === 'no'
+      ? [
+          {
+            id: 'floor-no-cut-out',
+            severity: 'stop',
+            place: 'heating.floorCutOut',
+            source: sources.maker,
+            figures: { flowTemp_K, mostTemp_K: most_K },
+          } satisfies CircuitFinding,
+        ]
+      : []),
+  ]
+}
+
+/** How far each device keeps what is foul from the drinking water. Source: practice.makeUp.source. */
+const guards = {
+  none: 0,
+  'double-check': 1,
+  'disconnected-link': 1,
+  'backflow-preventer': 2,
+  'break-tank': 3,
+} as const
+
+/** What is in the circuit and who uses the building say how well the drinking water has to be kept from it. */
+function makeUpFindings(
+  { water, site }: JobDocument,
+  heating: Heating,
+  practice: Practice,
+): CircuitFinding[] {
+  const { device, feedStays } = water.makeUp
+  const glycol = heating.fluid.kind !== 'water'
+  const home = site.building === 'dwelling' || site.building === 'new-dwelling'
+  // What nobody has said of the building stands among what is missing on Site; it is not judged as either.
+  const wanted =
+    glycol || (site.building !== null && !home) ? practice.makeUp.foul : practice.makeUp.home
+  return [
+    ...(device !== null && guards[device] < guards[wanted]
+      ? [
+          {
+            id: 'make-up-too-weak',
+            severity: 'stop',
+            place: 'water.makeUp',
+            source: practice.makeUp.source,
+            names: [
+              makeUpWords[device],
+              makeUpWords[wanted],
+              glycol
+                ? 'it holds glycol'
+                : home
+                  ? 'heating water is foul'
+                  : 'the building is no dwelling',
+            ],
+            remedy: {
+              label: `use ${makeUpWords[wanted]}`,
+              edits: [{ path: ['water', 'makeUp', 'device'], value: wanted }],
+            },
+          } satisfies CircuitFinding,
+        ]
+      : []),
+    ...(glycol && feedStays === 'open'
+      ? [
+          {
+            id: 'glycol-feed-open',
+            severity: 'fix',
+            place: 'water.makeUp',
+            source: sources.trade,
+            remedy: {
+              label: 'shut it once the circuit is full',
+              edits: [{ path: ['water', 'makeUp', 'feedStays'], value: 'shut' }],
+            },
           } satisfies CircuitFinding,
         ]
       : []),

@@ -1,9 +1,10 @@
 import { circuitWordings } from './wording'
 import { circuitSentence } from './sentence'
-import { sheetSpec } from '../sheetSpec'
+import { added, sheetSpec } from '../sheetSpec'
+import type { Decides } from '../unsettled'
+import { unsettled } from '../unsettled'
 import type { CircuitFinding } from './wording'
-import { operatingPoint, genericPumps, pumpFor } from '../../methods/circuit/pumps'
-import type { Pump } from '../../methods/circuit/pumps'
+import { operatingPoint, pumpFor } from '../../methods/circuit/pumps'
 import {
   heatingBendLoss,
   partLoss_Pa,
@@ -20,6 +21,7 @@ import { circuitFindings } from './findings'
 import { circuitWorkings } from './workings'
 import type { HeatingContent } from '../../job/heatingContent'
 import { heatingContent } from '../../job/heatingContent'
+import { heatingPump } from '../../job/heatingPump'
 import { heatingBoiler } from '../../job/heatingBoiler'
 import type { Missing, Sheet } from '../../answer/sheet'
 import type { HeatingPipeAnswer, CircuitFacts } from '../circuitFacts'
@@ -48,7 +50,7 @@ export function circuitSheet(document: JobDocument, practice: Practice): Sheet<C
   return {
     applies: true,
     answer,
-    missing,
+    missing: [...missing, ...unsettled(decidesOf(document, heating, practice))],
     findings,
     workings: () => (answer ? circuitWorkings(answer) : []),
   }
@@ -158,7 +160,7 @@ function solveCircuit(
     flow_m3_s: indexZone.zone.alone ? indexZone.flow_m3_s : flow_m3_s,
     loss_Pa: indexZone.loss_Pa,
   }
-  const pump = pumpOf(heating) ?? pumpFor(duty)
+  const pump = heatingPump(heating) ?? pumpFor(duty)
   return {
     fluid,
     meanTemp_K,
@@ -173,21 +175,52 @@ function solveCircuit(
     index: indexZone,
     common_Pa,
     pump,
-    pumpChosen: pumpOf(heating) === undefined,
+    pumpChosen: heatingPump(heating) === undefined,
     running: pump && operatingPoint(pump, duty),
     content,
   }
 }
 
-function pumpOf({ pumpId, pumpHead_Pa, pumpMost_m3_s }: Heating): Pump | undefined {
-  if (pumpHead_Pa && pumpMost_m3_s && pumpHead_Pa.value > 0 && pumpMost_m3_s.value > 0)
-    return {
-      id: 'own',
-      label: 'By its own curve',
-      shutHead_Pa: pumpHead_Pa.value,
-      most_m3_s: pumpMost_m3_s.value,
-    }
-  return genericPumps.find((pump) => pump.id === pumpId)
+const hasFloor = ({ emitters }: Heating): boolean =>
+  emitters.some((emitter) => emitter.type === 'floor-loop')
+
+/** What has to be known before anybody may call a circuit sound; its flows can be computed without it. */
+function decidesOf(
+  { water }: JobDocument,
+  heating: Heating,
+  { words }: Practice,
+): readonly Decides[] {
+  const floor = hasFloor(heating)
+  return [
+    {
+      place: 'heating.floorMostTemp_K',
+      what: 'Maximum flow temperature of the floor',
+      answer: heating.floorMostTemp_K,
+      asked: floor,
+    },
+    {
+      place: 'heating.floorMixer',
+      what: 'Whether the floor has a mixer of its own',
+      answer: heating.floorMixer,
+      asked: floor,
+    },
+    {
+      place: 'heating.floorCutOut',
+      what: 'Whether a cut-out stops the floor when its mixer fails',
+      answer: heating.floorCutOut,
+      asked: floor,
+    },
+    {
+      place: 'water.makeUp',
+      what: `What keeps heating water out of the drinking water at the ${words.fillDevice}`,
+      answer: water.makeUp.device,
+    },
+    {
+      place: 'water.makeUp',
+      what: `Whether the ${words.fillDevice} stays open once the circuit is full`,
+      answer: water.makeUp.feedStays,
+    },
+  ]
 }
 
 function missingForCircuit(heating: Heating, facts: CircuitFacts): Missing[] {
@@ -238,8 +271,16 @@ export const circuitSpec = sheetSpec()({
       survey.maxFlowTemp_K,
       survey.looked.freezing,
       heatingBoiler(document),
+      ...added({
+        floorMostTemp_K: heating?.floorMostTemp_K,
+        floorMixer: heating?.floorMixer,
+        floorCutOut: heating?.floorCutOut,
+        feedStays: document.water.makeUp.feedStays,
+        building: document.site.building,
+      }),
     ]
   },
+  beside: ({ water }) => [water.makeUp],
   solve: circuitSheet,
   key: ({ answer }) =>
     `${answer?.pump?.id ?? ''} ${answer?.pipes.map((pipe) => pipe.size.name).join()}`,

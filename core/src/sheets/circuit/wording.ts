@@ -14,6 +14,22 @@ export const circuitWordings = {
     head: `${show(f('shareRatio'), 'ratio', 0)} of glycol is more than is tabled.`,
     why: `Density and viscosity are known here up to ${show(f('mostRatio'), 'ratio', 0)} by mass. Past it nothing is computed in silence.`,
   }),
+  'floor-too-hot': (t) => ({
+    head: `The floor is fed at ${hot(t, 'flowTemp_K')} with nothing that mixes it down; it stands ${hot(t, 'mostTemp_K')}.`,
+    why: 'Screed cracks, timber shrinks and feet burn. A mixer of its own, or cooler water for the whole circuit.',
+  }),
+  'floor-no-cut-out': (t) => ({
+    head: `Nothing stops ${hot(t, 'flowTemp_K')} from the floor when its mixer fails.`,
+    why: `A cut-out on the flow that stops its ${t.practice.words.pump} at ${hot(t, 'mostTemp_K')} or a little above, as the maker of the floor says.`,
+  }),
+  'make-up-too-weak': ({ n }) => ({
+    head: `At the fill point stands ${n(0)}; ${n(1)} is wanted.`,
+    why: `What keeps heating water out of the drinking water goes by what is in the circuit and who uses the building: ${n(2)}. The local water code has the last word.`,
+  }),
+  'glycol-feed-open': ({ practice }) => ({
+    head: `The ${practice.words.fillDevice} stays open on a circuit with glycol.`,
+    why: 'Every leak is refilled with plain water, unseen, until it freezes. Shut it, and top up from a can of the same mix.',
+  }),
   'glycol-freezes': (t) => ({
     head: `The mix freezes at ${hot(t, 'frozenTemp_K')}; it may get ${hot(t, 'coldestTemp_K')} cold.`,
     why: 'More glycol, by mass and not by volume. Burst protection reaches lower than freezing; the maker says how far.',

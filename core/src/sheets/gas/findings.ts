@@ -3,6 +3,7 @@ import { sources } from '../../answer/sources'
 import { atMost } from '../../answer/expect'
 import { altitudeFactor } from '../../methods/atmosphere/atmosphere'
 import { inSquares } from '../../methods/gas/network'
+import { meterNode } from '../../methods/network/tree'
 import { nextSize } from '../../methods/materials/pipes'
 import type { Appliance, JobDocument } from '../../job/document'
 import type { Practice } from '../../practice/practices'
@@ -66,6 +67,8 @@ export function gasFindings(
         source: sources.maker,
       })),
     ...altitudeFindings(document, practice),
+    ...tooHigh(document, fed),
+    ...propaneLow(document, practice),
     ...endFindings(document, practice, fed),
     ...(document.gas.bonded === 'no'
       ? [
@@ -161,6 +164,45 @@ function overAllowance(
         ]
       : []),
   ]
+}
+
+/** With everything off the pressure rises to what the regulator before it locks up at: the gas valve has to stand that. */
+function tooHigh({ survey, appliances }: JobDocument, fed: readonly GasPipeAnswer[]): GasFinding[] {
+  return fed.flatMap((pipe): GasFinding[] => {
+    const most = pipe.appliance?.maxInletGauge_Pa?.value
+    const own = pipe.root === meterNode
+    const rises_Pa = own
+      ? (survey.gasStaticGauge_Pa?.value ?? pipe.conditions.meterGauge_Pa)
+      : pipe.conditions.meterGauge_Pa * (1 + usualLockUpRatio)
+    if (most === undefined || !pipe.appliance || atMost(rises_Pa, most)) return []
+    return [
+      {
+        id: 'gas-above-maximum',
+        severity: 'stop',
+        place: `appliances.${appliances.indexOf(pipe.appliance)}.maxInletGauge_Pa`,
+        names: [pipe.appliance.name],
+        figures: { staticGauge_Pa: rises_Pa, mostGauge_Pa: most },
+        source: sources.maker,
+      },
+    ]
+  })
+}
+
+/** Propane is heavier than air: what leaks lies where it stands low. */
+function propaneLow({ survey }: JobDocument, practice: Practice): GasFinding[] {
+  const where = survey.looked.location?.answer
+  const low = where === 'cellar' || where === 'crawl-space'
+  return survey.fuel === 'propane' && low
+    ? [
+        {
+          id: 'propane-low',
+          severity: practice.gas.propaneLow,
+          place: 'survey.looked.location',
+          names: [where === 'cellar' ? 'a cellar' : 'a crawl space'],
+          source: sources.trade,
+        },
+      ]
+    : []
 }
 
 function regulatorFindings(practice: Practice, pipe: GasPipeAnswer): GasFinding[] {

@@ -91,13 +91,24 @@ export const gasWordings = {
     head: `No pipe reaches ${n(0)}.`,
     why: 'Its load is missing from every pipe on the way.',
   }),
+  'gas-above-maximum': (t) => ({
+    head: `${t.n(0)} gets ${gas(t, 'staticGauge_Pa')} with everything off; its plate says at most ${gas(t, 'mostGauge_Pa')}.`,
+    why: 'A gas valve that is held open by the pressure does not shut. Its own regulator, or a supply at the right pressure, comes before anything is lit.',
+  }),
+  'propane-low': ({ n, practice }) => ({
+    head: `Propane in ${n(0)}: what leaks lies there.`,
+    why:
+      practice.gas.propaneLow === 'stop'
+        ? 'It is heavier than air and finds no way out. The appliance stands elsewhere, or burns something else; the local code says so too.'
+        : 'It is heavier than air. A gas detector low down and the local rule for this place come first; some places forbid it.',
+  }),
   'gas-minimum-unknown': ({ n }) => ({
     head: `The least inlet pressure of ${n(0)} is not read.`,
     why: 'Only the allowance of the pipe is checked for it. The plate or manual says.',
   }),
   'gas-altitude': ({ f, show }) => ({
     head: `At ${show(f('elevation_m'), 'elevation')} the inputs may have to come down to ${show(f('inputRatio'), 'ratio', 0)}.`,
-    why: "Where the maker gives no other rule. Pipes are sized here for the plate's full input, which is the safe side; set the appliances by the maker's altitude instructions.",
+    why: "Where the maker gives no other rule. Pipes are sized here for the plate's full input in the thin air of this place; set the appliances by the maker's altitude instructions.",
   }),
   'gas-working-part-load': () => ({
     head: 'The working pressure was not read with everything burning.',

@@ -1,3 +1,5 @@
+import type { Outlet } from '../../job/hotWaterDocument'
+import { safeOutlet } from '../../practice/safeOutlet'
 import { atMost } from '../../answer/expect'
 import type { Remedy, Severity } from '../../answer/finding'
 import type { HeatFinding } from './wording'
@@ -149,6 +151,57 @@ export function optionFindings(
 }
 
 /** What the demand, the store's setting and the options are found to be. */
+/** Where people wash; a kitchen sink and a garden tap go by their own rule. */
+const washing: readonly Outlet['kind'][] = ['shower', 'bath', 'washbasin']
+
+/** What may scald at an outlet, whatever makes the water hot. */
+function scaldFindings(
+  outlet: Outlet,
+  i: number,
+  { site }: JobDocument,
+  practice: Practice,
+  hottest_K: number,
+): HeatFinding[] {
+  const safe = safeOutlet(practice, site.building)
+  const place = `hotWater.outlets.${i}`
+  if (!washing.includes(outlet.kind) || atMost(hottest_K, safe.temp_K)) return []
+  const mix = {
+    label: 'have it mixed down',
+    edits: [{ path: ['hotWater', 'outlets', i, 'tempered'], value: 'yes' }],
+  }
+  if (outlet.tempered === 'refused')
+    return practice.hotWater.mixingRefusedIn.includes(site.building ?? 'dwelling')
+      ? [find('mixing-refused', 'note', place, safe.source, {}, [outlet.name])]
+      : [
+          find(
+            'mixing-not-refused',
+            'stop',
+            place,
+            safe.source,
+            { safeTemp_K: safe.temp_K },
+            [outlet.name],
+            mix,
+          ),
+        ]
+  if (outlet.tempered !== 'no') return []
+  const scald_s = scaldTime_s(hottest_K)
+  return [
+    find(
+      'outlet-scalds',
+      'fix',
+      place,
+      safe.source,
+      {
+        storeTemp_K: hottest_K,
+        safeTemp_K: safe.temp_K,
+        ...(scald_s === undefined ? {} : { scald_s }),
+      },
+      [outlet.name],
+      mix,
+    ),
+  ]
+}
+
 export function heatFindings(
   document: JobDocument,
   practice: Practice,
@@ -160,7 +213,6 @@ export function heatFindings(
   const stores = answer.chosen
     ? answer.chosen.option.kind !== 'combination'
     : heat.options.some((option) => option.kind !== 'combination')
-  const scald_s = scaldTime_s(storeTemp_K)
   const hottest_K = storeTemp_K
   return [
     ...(answer.estimated_W > 0
@@ -238,36 +290,13 @@ export function heatFindings(
           ),
         ]
       : []),
+    ...(hotWater
+      ? hotWater.outlets.flatMap((outlet, i) =>
+          scaldFindings(outlet, i, document, practice, hottest_K),
+        )
+      : []),
     ...(hotWater && stores
       ? [
-          ...hotWater.outlets.flatMap((outlet, i): HeatFinding[] => {
-            const place = `hotWater.outlets.${i}`
-            if (atMost(hottest_K, rules.safeOutletTemp_K)) return []
-            if (outlet.tempered === 'refused')
-              return [
-                find('mixing-refused', 'note', place, rules.safeOutletSource, {}, [outlet.name]),
-              ]
-            return outlet.tempered === 'no'
-              ? [
-                  find(
-                    'outlet-scalds',
-                    'fix',
-                    place,
-                    rules.safeOutletSource,
-                    {
-                      storeTemp_K,
-                      safeTemp_K: rules.safeOutletTemp_K,
-                      ...(scald_s === undefined ? {} : { scald_s }),
-                    },
-                    [outlet.name],
-                    {
-                      label: 'have it mixed down',
-                      edits: [{ path: ['hotWater', 'outlets', i, 'tempered'], value: 'yes' }],
-                    },
-                  ),
-                ]
-              : []
-          }),
           ...(!atMost(hygieneTemp_K, storeTemp_K)
             ? [
                 find(

@@ -58,6 +58,10 @@ export const heatWordings = {
     head: `${n(0)} wants ${show(f('wantedTemp_K'), 'temperature')}; the store is set to ${show(f('storeTemp_K'), 'temperature')}.`,
     why: 'Water cannot be mixed up.',
   }),
+  'mixing-not-refused': (t) => ({
+    head: `Mixing at ${t.n(0)} may not be left out here.`,
+    why: `In this building water where people wash is held to ${t.show(t.f('safeTemp_K'), 'temperature')} or less, and no signature takes its place. A mixing valve at it.`,
+  }),
   'mixing-refused': ({ n }) => ({
     head: `Mixing at ${n(0)} was refused.`,
     why: 'The refusal is signed by whoever lives here, and the cautions stand in the pack.',

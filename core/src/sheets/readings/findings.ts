@@ -1,3 +1,4 @@
+import { elevated_Pa } from '../../methods/gas/network'
 import type { Severity } from '../../answer/finding'
 import type { ReadingsFinding } from './wording'
 import type { Source } from '../../answer/sources'
@@ -69,7 +70,8 @@ export function readingFindings(
   const main = survey.coldMainStaticGauge_Pa
   const limit = practice.survey.staticLimitGauge_Pa
   const working = survey.gasWorkingGauge_Pa
-  const range = survey.fuel === 'natural-gas' ? practice.survey.meterRange_Pa : undefined
+  const range =
+    (working?.value ?? 0) < elevated_Pa ? practice.gas.supplyBand_Pa[survey.fuel] : undefined
   const find = (
     id: ReadingsFinding['id'],
     severity: Severity,
@@ -161,7 +163,7 @@ export function readingFindings(
     working.basis !== 'assumed' &&
     (working.value < range[0] - 0.001 || working.value > range[1] + 0.001)
       ? [
-          find('gas-meter-range', 'fix', 'gasWorkingGauge_Pa', sources.meterRange, {
+          find('gas-meter-range', 'fix', 'gasWorkingGauge_Pa', practice.gas.supplyBandSource, {
             workingGauge_Pa: working.value,
             leastGauge_Pa: range[0],
             mostGauge_Pa: range[1],

@@ -7,6 +7,8 @@ import type { PanNeed } from './panNeed'
 export interface GuardedPart {
   readonly name: string
   readonly limitGauge_Pa: number | undefined
+  /** What it sees while the valve lifts, gauge. */
+  readonly seenGauge_Pa: number
 }
 
 export interface ReliefAnswer {
@@ -14,7 +16,10 @@ export interface ReliefAnswer {
   readonly setGauge_Pa: number
   readonly openTemp_K: number | undefined
   readonly parts: readonly GuardedPart[]
-  readonly weakest: { readonly name: string; readonly limitGauge_Pa: number } | undefined
+  /** The part that would go first. */
+  readonly weakest:
+    | { readonly name: string; readonly limitGauge_Pa: number; readonly seenGauge_Pa: number }
+    | undefined
   readonly protects_W: number | undefined
   readonly protectsName: string
   readonly by: 'input' | 'output'

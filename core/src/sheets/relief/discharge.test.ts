@@ -45,6 +45,7 @@ const valve: DischargeValve = {
   capacity_W: 40e3,
   power_W: 30e3,
   openTemp_K: 368.15,
+  backDecides: true,
   coldTemp_K: 283.15,
   setGauge_Pa: 6e5,
   overpressure: 0.1,

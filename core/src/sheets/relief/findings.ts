@@ -1,5 +1,6 @@
 import type { Remedy } from '../../answer/finding'
 import type { ReliefFinding } from './wording'
+import { fitted } from '../../job/asked'
 import { sources } from '../../answer/sources'
 import { atMost } from '../../answer/expect'
 import type { JobDocument } from '../../job/document'
@@ -19,6 +20,7 @@ export function reliefFindings(
       ...dischargeFindings(answer, i, practice),
     ]),
     ...strangers(document, practice),
+    ...unstoppable(document),
     ...panFindings(document, pan),
   ]
 }
@@ -44,7 +46,7 @@ function valveFindings(
     : undefined
   const names = [valve.name, answer.protectsName, by]
   return [
-    ...(weakest && valve.guards !== 'heating' && !atMost(setGauge_Pa, weakest.limitGauge_Pa)
+    ...(weakest && !atMost(weakest.seenGauge_Pa, weakest.limitGauge_Pa)
       ? [
           {
             id: 'relief-above-part',
@@ -52,11 +54,15 @@ function valveFindings(
             place,
             source: protectsSource,
             names: [valve.name, weakest.name],
-            figures: { setGauge_Pa, limitGauge_Pa: weakest.limitGauge_Pa },
+            figures: {
+              setGauge_Pa,
+              limitGauge_Pa: weakest.limitGauge_Pa,
+              seenGauge_Pa: weakest.seenGauge_Pa,
+            },
           } satisfies ReliefFinding,
         ]
       : []),
-    ...(capacityFrom === 'none'
+    ...(capacityFrom === 'none' && valve.guards !== 'expansion'
       ? [
           {
             id: 'relief-capacity-unknown',
@@ -69,7 +75,10 @@ function valveFindings(
           } satisfies ReliefFinding,
         ]
       : []),
-    ...(protects_W !== undefined && together_W !== undefined && !atMost(protects_W, together_W)
+    ...(valve.guards !== 'expansion' &&
+    protects_W !== undefined &&
+    together_W !== undefined &&
+    !atMost(protects_W, together_W)
       ? [
           {
             id: 'relief-capacity-short',
@@ -182,7 +191,7 @@ function dischargeFindings(
     severity: fault.severity,
     place: placeOf(fault, i),
     source:
-      fault.id === 'discharge-back-pressure'
+      fault.id === 'discharge-back-pressure' || fault.id === 'discharge-sonic'
         ? sources.builtUp
         : fault.id.startsWith('d2-') || fault.id === 'd1-too-small'
           ? sources.approvedG
@@ -241,6 +250,18 @@ function strangers({ parts }: JobDocument, practice: Practice): ReliefFinding[] 
       : [],
   )
 }
+
+/** A fire or a sun that nobody can switch off, under a relief valve that is sized for something that stops. */
+const unstoppable = ({ appliances }: JobDocument): ReliefFinding[] =>
+  fitted(appliances)
+    .filter((one) => one.kind === 'solid-fuel-boiler' || one.kind === 'solar-collector')
+    .map((one) => ({
+      id: 'source-cannot-stop',
+      severity: 'stop',
+      place: `appliances.${appliances.indexOf(one)}`,
+      source: sources.trade,
+      names: [one.name],
+    }))
 
 function panFindings({ pan }: JobDocument, need: ReliefsAnswer['pan']): ReliefFinding[] {
   const left = need.wanted && pan.fitted === 'no'

@@ -23,6 +23,8 @@ export interface DischargeRules {
   readonly dropLeast_m: number
   /** Height of an open end, by the school chosen. */
   readonly end_m: readonly [number, number]
+  /** Outdoors, low and behind a guard, where the practice has it so. */
+  readonly endOutside_m?: readonly [number, number]
 }
 
 export interface DischargeValve extends Relieving {
@@ -32,6 +34,8 @@ export interface DischargeValve extends Relieving {
   readonly power_W: number
   readonly openTemp_K: number
   readonly coldTemp_K: number
+  /** No table applies, and the computed back pressure decides; else it stands beside what the table says. */
+  readonly backDecides: boolean
 }
 
 /** Where a fault is: a piece by its place in the run, or the end. */
@@ -64,6 +68,7 @@ export const dischargeFaults = [
   'discharge-bucket',
   'discharge-freezes',
   'discharge-back-pressure',
+  'discharge-sonic',
   'discharge-cannot-carry',
   'discharge-not-measured',
 ] as const
@@ -363,7 +368,8 @@ function tundishFaults(
   ]
 }
 
-function endFaults(run: Discharge, { end_m: [least_m, most_m] }: DischargeRules): DischargeFault[] {
+function endFaults(run: Discharge, { end_m, endOutside_m }: DischargeRules): DischargeFault[] {
+  const [least_m, most_m] = (run.end === 'outside' && endOutside_m) || end_m
   const height_m = run.endHeight_m?.value
   const open = run.end === 'floor' || run.end === 'outside' || run.end === 'pan'
   const at = 'end' as const
@@ -508,8 +514,8 @@ function sizeFaults(
     ...(back && (back.back_Pa > back.allowed_Pa || back.sonic)
       ? [
           {
-            id: 'discharge-back-pressure',
-            severity: 'fix',
+            id: back.sonic ? 'discharge-sonic' : 'discharge-back-pressure',
+            severity: valve.backDecides ? 'fix' : 'note',
             at: 'run',
             figures: { back_Pa: back.back_Pa, allowed_Pa: back.allowed_Pa },
           } satisfies DischargeFault,

@@ -1,6 +1,6 @@
 import { reliefWordings } from './wording'
 import { reliefSentence } from './sentence'
-import { sheetSpec } from '../sheetSpec'
+import { added, sheetSpec } from '../sheetSpec'
 import type { ReliefFinding } from './wording'
 import type { Appliance, JobDocument } from '../../job/document'
 import type { ReliefValve } from '../../job/pressureDocument'
@@ -12,7 +12,7 @@ import { judgeDischarge } from './judgeDischarge'
 import { membraneInlet_m, potableInlet_m } from '../../methods/relief/selection'
 import { steamOfPower, usualOverpressure } from '../../methods/relief/steam'
 import { fuelGases, grossInput_W } from '../../methods/gas/fuel'
-import { burnsGas } from '../../job/fields'
+import { partsUnderRelief } from '../underRelief'
 import { fitted } from '../../job/asked'
 import { heatingBoiler } from '../../job/heatingBoiler'
 import { panNeed } from './panNeed'
@@ -30,7 +30,7 @@ import type { GuardedPart, ReliefAnswer, ReliefsAnswer } from './answer'
 const inch = 0.0254
 /** Height of an open end by the two schools, m. Source: domain practice, no source. */
 export const endHeights_m = {
-  a: [0.02, 6 * inch],
+  a: [1.5 * inch, 6 * inch],
   b: [6 * inch, 24 * inch],
 } as const satisfies Record<'a' | 'b', readonly [number, number]>
 
@@ -83,7 +83,7 @@ function answerValve(
   const atmosphere_Pa = siteAtmosphere_Pa(document)
   const heating = valve.guards === 'heating'
   const source = heating ? heatingBoiler(document) : hotWaterHeater(document)
-  const boiler = heatingBoiler(document)
+  const heats = heatSources(valve, document)
   const setGauge_Pa = heating
     ? (document.heating?.reliefSetGauge_Pa?.value ?? practice.vessel.reliefUsualGauge_Pa)
     : valve.guards === 'expansion'
@@ -95,8 +95,7 @@ function answerValve(
     valve.guards === 'temperature'
       ? (safety?.temperatureReliefTemp_K ?? practice.safety.temperatureReliefTemp_K)
       : undefined
-  const heats = source && burnsGas(source.kind) ? source : boiler
-  const protectsPower_W = heats && protects_W(heats, document, practice)
+  const protectsPower_W = protectedPower_W(valve, document, practice)
   const relieving = { setGauge_Pa, overpressure: usualOverpressure, atmosphere_Pa }
   const generic = genericValves.find((one) => one.id === valve.size)
   const capacityOf = (one: ReliefValve) => {
@@ -109,12 +108,12 @@ function answerValve(
     ? capacity_W
     : all.reduce<number>((sum, one) => sum + (one ?? 0), 0)
   const outlet = valve.outlet ?? generic?.outlet
-  const parts = partsBehind(valve, document)
+  const parts = partsBehind(valve, document, setGauge_Pa)
   const weakest = parts
-    .flatMap(({ name, limitGauge_Pa }) =>
-      limitGauge_Pa === undefined ? [] : [{ name, limitGauge_Pa }],
+    .flatMap(({ name, limitGauge_Pa, seenGauge_Pa }) =>
+      limitGauge_Pa === undefined ? [] : [{ name, limitGauge_Pa, seenGauge_Pa }],
     )
-    .sort((a, b) => a.limitGauge_Pa - b.limitGauge_Pa)[0]
+    .sort((a, b) => a.limitGauge_Pa - a.seenGauge_Pa - (b.limitGauge_Pa - b.seenGauge_Pa))[0]
   return {
     valve,
     setGauge_Pa,
@@ -122,8 +121,11 @@ function answerValve(
     parts,
     weakest,
     protects_W: protectsPower_W,
-    protectsName: heats?.name ?? 'the heater',
-    by: practice.relief.protects === 'output' && heats?.output_W ? 'output' : 'input',
+    protectsName: heats.map((one) => one.name).join(' and ') || 'the heater',
+    by:
+      practice.relief.protects === 'output' && heats.every((one) => one.output_W)
+        ? 'output'
+        : 'input',
     capacity_W,
     together_W,
     capacityFrom: valve.capacity_W ? 'tag' : generic ? 'generic' : 'none',
@@ -150,39 +152,75 @@ function answerValve(
             power_W: protectsPower_W ?? 0,
             openTemp_K: openTemp_K ?? 363.15,
             coldTemp_K: coldestTemp_K(document) ?? 283.15,
+            backDecides: heating && rules.table === 'approved-g',
           },
-          rules,
+          rulesFor(valve, rules),
         )
       : undefined,
   }
 }
 
-function partsBehind(valve: ReliefValve, document: JobDocument): GuardedPart[] {
+/** What heats the water that a valve guards: every boiler on the circuit, or the store's own burner, element or boiler. */
+function heatSources(valve: ReliefValve, document: JobDocument): readonly Appliance[] {
+  if (valve.guards === 'heating')
+    return fitted(document.appliances).filter((one) => one.kind === 'boiler')
+  const heater = hotWaterHeater(document)
+  if (heater && heater.kind !== 'indirect-cylinder') return [heater]
+  const boiler = heatingBoiler(document)
+  return boiler ? [boiler] : []
+}
+
+/** All that can heat it at once, W; undefined while the plate of one is not read. */
+function protectedPower_W(
+  valve: ReliefValve,
+  document: JobDocument,
+  practice: Practice,
+): number | undefined {
+  const powers = heatSources(valve, document).map((one) => protects_W(one, document, practice))
+  const immersion_W =
+    valve.guards === 'heating' ? 0 : (document.hotWater?.safety.immersion_W?.value ?? 0)
+  return powers.length === 0 || powers.some((power) => power === undefined)
+    ? undefined
+    : powers.reduce<number>((sum, power) => sum + (power ?? 0), immersion_W)
+}
+
+/** A boiler's relief has neither the tundish nor the table of a store's. */
+const rulesFor = (valve: ReliefValve, rules: DischargeRules): DischargeRules =>
+  valve.guards === 'heating' ? { ...rules, tundish: 'may', table: 'full-size' } : rules
+
+function partsBehind(
+  valve: ReliefValve,
+  document: JobDocument,
+  setGauge_Pa: number,
+): readonly GuardedPart[] {
   const { heating, hotWater } = document
-  if (valve.guards === 'heating') {
-    const boiler = heatingBoiler(document)
-    return [
-      ...(boiler ? [{ name: boiler.name, limitGauge_Pa: boiler.maxWorkingGauge_Pa?.value }] : []),
-      ...(heating?.weakParts ?? []).map((part) => ({
-        name: part.name,
-        limitGauge_Pa: part.maxWorkingGauge_Pa?.value,
-      })),
-      ...(heating?.vesselMaxWorkingGauge_Pa
-        ? [{ name: 'Vessel', limitGauge_Pa: heating.vesselMaxWorkingGauge_Pa.value }]
-        : []),
-    ]
-  }
+  if (valve.guards === 'heating')
+    return heating
+      ? partsUnderRelief(document, heating, {
+          reliefSetGauge_Pa: setGauge_Pa,
+          vesselName: 'Vessel',
+        })
+      : []
   const heater = hotWater ? hotWaterHeater(document) : undefined
-  return heater ? [{ name: heater.name, limitGauge_Pa: heater.maxWorkingGauge_Pa?.value }] : []
+  return heater
+    ? [
+        {
+          name: heater.name,
+          limitGauge_Pa: heater.maxWorkingGauge_Pa?.value,
+          seenGauge_Pa: setGauge_Pa,
+        },
+      ]
+    : []
 }
 
 function missingForRelief(
-  { reliefs, appliances, pan }: JobDocument,
+  document: JobDocument,
   practice: Practice,
   wantsHeating: boolean,
   heater: Appliance | undefined,
   needsPan: boolean,
 ): Missing[] {
+  const { reliefs, appliances, pan } = document
   const guarded = (guards: ReliefValve['guards']) =>
     reliefs.some((valve) => valve.guards === guards)
   const store = heater && heater.kind !== 'instantaneous-heater'
@@ -216,6 +254,32 @@ function missingForRelief(
         : [],
     ),
     ...reliefs.flatMap((valve, i) => unsettled(decidesOf(valve, i))),
+    ...(heater?.kind === 'instantaneous-heater' && !guarded('temperature') && !guarded('expansion')
+      ? [
+          {
+            place: 'reliefs',
+            what: `The ${practice.words.reliefValve} of ${heater.name}: it heats under the pressure of the main`,
+          },
+        ]
+      : []),
+    ...(wantsHeating && guarded('heating') && !document.heating?.reliefSetGauge_Pa
+      ? [
+          {
+            place: 'heating.reliefSetGauge_Pa',
+            what: `Set pressure on the tag of the ${practice.words.reliefValve}`,
+          },
+        ]
+      : []),
+    ...reliefs.flatMap((valve) =>
+      valve.guards === 'expansion'
+        ? []
+        : heatSources(valve, document)
+            .filter((one) => protects_W(one, document, practice) === undefined)
+            .map((one) => ({
+              place: `appliances.${document.appliances.indexOf(one)}.input_W`,
+              what: `Heat input of ${one.name}`,
+            })),
+    ),
   ]
 }
 
@@ -306,7 +370,7 @@ export const reliefSpec = sheetSpec<{ safety: SafetyAnswer }>()({
   stage: 'design',
   wordings: reliefWordings,
   place: 'reliefs',
-  inputs: ({ reliefs, pan, parts, appliances, schools, survey, heating }, { safety }) => [
+  inputs: ({ reliefs, pan, parts, appliances, schools, survey, heating, hotWater }, { safety }) => [
     reliefs,
     pan,
     parts,
@@ -323,6 +387,12 @@ export const reliefSpec = sheetSpec<{ safety: SafetyAnswer }>()({
     safety?.expansionReliefGauge_Pa,
     safety?.temperatureReliefGauge_Pa,
     safety?.temperatureReliefTemp_K,
+    ...added({
+      immersion_W: hotWater?.safety.immersion_W,
+      vesselHeight_m: heating?.vesselHeight_m,
+      reliefHeight_m: heating?.reliefHeight_m,
+      boilerAfterPump: heating?.boilerAfterPump,
+    }),
   ],
   beside: ({ heating, hotWater }) => [heating, hotWater !== null],
   solve: (document, practice, { safety }) => reliefSheet(document, practice, safety),

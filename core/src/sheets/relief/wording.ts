@@ -9,8 +9,8 @@ const power = ({ f, show }: Parameters<Wording>[0], key: string) => show(f(key),
 /** Every finding of this subject: its sentence and its why, in the words of the practice. */
 export const reliefWordings = {
   'relief-above-part': (t) => ({
-    head: `${t.n(0)} at ${bar(t, 'setGauge_Pa')} is above what the ${t.n(1)} stands.`,
-    why: `That is rated ${bar(t, 'limitGauge_Pa')}.`,
+    head: `With ${t.n(0)} lifting at ${bar(t, 'setGauge_Pa')}, ${t.n(1)} sees more than it stands.`,
+    why: `It sees ${bar(t, 'seenGauge_Pa')} and is rated ${bar(t, 'limitGauge_Pa')}. That the old valve was the same makes it no better.`,
   }),
   'relief-capacity-unknown': (t) => ({
     head: `What ${t.n(0)} carries is not read.`,
@@ -42,6 +42,10 @@ export const reliefWordings = {
   'relief-not-like': ({ n }) => ({
     head: `${n(0)} is not like ${n(1)}: ${n(2)}.`,
     why: 'Kind, set pressure and temperature, capacity and thread are compared, all four. Probe or stem may differ and moves the discharge.',
+  }),
+  'source-cannot-stop': ({ n }) => ({
+    head: `${n(0)} cannot be switched off, and this circuit or store is closed.`,
+    why: 'It goes on heating with the power out and every control shut. Hestian does not design that: it wants an open vent, a dump and a limit of its own, by its maker and somebody who knows it.',
   }),
   'relief-wrong-kind': ({ n }) => ({
     head: `${n(0)} is a ${n(1)} on a heating circuit.`,
@@ -149,7 +153,11 @@ export const reliefWordings = {
   }),
   'discharge-back-pressure': (t) => ({
     head: `${t.n(0)}: ${bar(t, 'back_Pa')} builds up behind it.`,
-    why: `A tenth of its setting is allowed, ${bar(t, 'allowed_Pa')}: above it the valve carries less than is stamped. Shorter, straighter or wider.`,
+    why: `A tenth of its setting, ${bar(t, 'allowed_Pa')}, is the usual limit: above it the valve carries less than is stamped. Shorter, straighter or wider. Where a table of the practice says the pipe does, the table decides.`,
+  }),
+  'discharge-sonic': (t) => ({
+    head: `${t.n(0)}: steam would leave its pipe at the speed of sound, with ${bar(t, 'back_Pa')} behind it.`,
+    why: `So the flow model has it; a tenth of the setting, ${bar(t, 'allowed_Pa')}, is the usual limit. Where a table of the practice says the pipe does, the table decides.`,
   }),
   'discharge-cannot-carry': (t) => ({
     head: `${t.n(0)}: ${flow(t, 'carries_m3_s')} runs off by its fall; ${flow(t, 'wanted_m3_s')} comes.`,

@@ -85,9 +85,9 @@ function solveSafety(
   const { looked } = document.survey
   const hasReducing =
     looked.mainReducingValve?.answer === 'yes' ||
-    rules.inlet.includes('reducing-valve') ||
-    safety.reducingGauge_Pa !== null ||
-    safety.inlet.some((piece) => piece.kind === 'reducing-valve')
+    safety.inlet.some((piece) => piece.kind === 'reducing-valve') ||
+    // Nobody has entered the group yet, and its setting is known.
+    (safety.inlet.length === 0 && safety.reducingGauge_Pa !== null)
   const reducingGauge_Pa = safety.reducingGauge_Pa?.value ?? rules.reducingGauge_Pa
   const reducedGauge_Pa = hasReducing ? Math.min(staticGauge_Pa, reducingGauge_Pa) : staticGauge_Pa
   const wanted_m3_s = heat?.wanted_m3_s ?? 0
@@ -125,8 +125,12 @@ function solveSafety(
     maxGauge_Pa,
     atmosphere_Pa,
   })
-  const closed = readings?.closing ?? { system: 'cannot-tell' as const, lookAt: [] }
-  const vesselWanted = closed.system !== 'open' && store_m3 >= leastStore_m3
+  const closed = closedBy(safety, readings)
+  const letsOut =
+    rules.expansionValveStandsIn &&
+    safety.inlet.some((piece) => piece.kind === 'expansion-relief') &&
+    safety.vesselSize_m3 === null
+  const vesselWanted = closed.system !== 'open' && store_m3 >= leastStore_m3 && !letsOut
   const fitted_m3 =
     safety.vesselSize_m3 ??
     (vesselWanted && vessel_m3 !== undefined
@@ -170,9 +174,31 @@ function solveSafety(
     atmosphere_Pa,
     inletFaults: judgeInlet(
       safety.inlet,
-      stores ? rules.inlet.filter((kind) => kind !== 'vessel' || vesselWanted) : [],
+      stores
+        ? [
+            ...rules.inlet.filter((kind) => kind !== 'vessel'),
+            ...(vesselWanted ? ['vessel' as const] : []),
+          ]
+        : [],
     ),
   }
+}
+
+/** A check or reducing valve of the store's own group shuts the way back, whatever the main has. */
+function closedBy(
+  { inlet }: HotWaterSafety,
+  readings: ReadingsAnswer | undefined,
+): SafetyAnswer['closed'] {
+  const closing = readings?.closing ?? { system: 'cannot-tell' as const, lookAt: [] }
+  if (closing.system === 'closed') return closing
+  const by = inlet.flatMap((piece) =>
+    piece.kind === 'check-valve'
+      ? ['checkValve' as const]
+      : piece.kind === 'reducing-valve'
+        ? ['reducingValve' as const]
+        : [],
+  )
+  return by.length > 0 ? { system: 'closed', by } : closing
 }
 
 function missingForSafety(
@@ -182,6 +208,7 @@ function missingForSafety(
   stores: boolean,
 ): Missing[] {
   const at = `hotWater.safety`
+  const hasReducing = safety.inlet.some((piece) => piece.kind === 'reducing-valve')
   const needs: [boolean, string, string][] = [
     [
       survey.coldMainStaticGauge_Pa !== null,
@@ -214,6 +241,16 @@ function missingForSafety(
       !stores || safety.immersion !== null,
       `${at}.immersion`,
       'Whether an immersion heater is fitted, and what cuts it off',
+    ],
+    [
+      !hasReducing || safety.reducingGauge_Pa !== null,
+      `${at}.reducingGauge_Pa`,
+      'What the reducing valve is set to',
+    ],
+    [
+      safety.immersion === null || safety.immersion === 'none' || safety.immersion_W !== null,
+      `${at}.immersion_W`,
+      'Power of the immersion heater',
     ],
     [
       !stores || safety.balancedCold !== null,

@@ -16,6 +16,9 @@ export function siteSheet(document: JobDocument) {
   const missing = [
     ...(site.address.trim() === '' ? [{ place: 'site.address', what: 'Address' }] : []),
     ...(survey.visitedOn === null ? [{ place: 'survey.visitedOn', what: 'Day of the visit' }] : []),
+    ...(site.building === null && (heating || hotWater)
+      ? [{ place: 'site.building', what: 'What the building is used for' }]
+      : []),
     ...asked(document, ['elevation_m', ...heights]),
     ...utilities
       .filter((utility) => survey.supplies[utility] === null)

@@ -5,12 +5,8 @@ import type {
   VesselInputs,
   VesselNeed,
 } from '../../methods/vessel/sizing'
+import type { PartUnderRelief } from '../underRelief'
 import type { HeatingContent } from '../../job/heatingContent'
-
-export interface WeakestPart {
-  readonly name: string
-  readonly maxWorkingGauge_Pa: number
-}
 
 export interface VesselAnswer {
   readonly inputs: VesselInputs
@@ -36,7 +32,8 @@ export interface VesselAnswer {
   readonly vapourMargin_Pa: number | undefined
   /** Share of the vessels that is water when hot. */
   readonly acceptedRatio: number | undefined
-  readonly weakest: WeakestPart | undefined
+  /** The part that would go first while the relief lifts. */
+  readonly weakest: PartUnderRelief | undefined
   readonly reliefAssumed: boolean
   /** The method this practice does not use, for comparison. */
   readonly other: {

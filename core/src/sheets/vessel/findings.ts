@@ -1,8 +1,12 @@
 import type { Remedy } from '../../answer/finding'
 import type { VesselFinding } from './wording'
+import { atMost } from '../../answer/expect'
 import { sources } from '../../answer/sources'
 import type { Appliance, JobDocument } from '../../job/document'
 import type { Heating } from '../../job/pressureDocument'
+import { noFlowHead_Pa } from '../../job/heatingPump'
+import { waterDensity_kg_m3 } from '../../methods/water/water'
+import { gravity_m_s2 } from '../../units/units'
 import type { Practice } from '../../practice/practices'
 import { showIn } from '../../units/format'
 import { nextSize_m3 } from '../../methods/vessel/catalogue'
@@ -32,11 +36,19 @@ export function vesselFindings(
     ...chargeFindings(heating, answer, practice, boiler, document),
     ...contentFindings(answer, practice),
     ...siteFindings(document, answer),
-    ...(answer.fitted_m3 > 0 ? positionFindings(heating) : []),
+    ...(answer.fitted_m3 > 0 ? positionFindings(heating.position, 'heating.position') : []),
+    ...heating.furtherVessels.flatMap((vessel, i) =>
+      vessel.position ? positionFindings(vessel.position, `heating.furtherVessels.${i}`) : [],
+    ),
+    ...countsNothing(heating, answer),
+    ...pumpFindings(heating, answer),
     ...stateFindings(heating, answer),
     ...presetFindings(heating, practice, answer),
   ]
 }
+
+/** Under this the setting and what a part sees are read as one figure. */
+const plain_Pa = 2000
 
 function reliefFindings(
   practice: Practice,
@@ -45,25 +57,27 @@ function reliefFindings(
 ): VesselFinding[] {
   const show = showIn(practice.units)
   const place = 'heating.reliefSetGauge_Pa'
-  const tooHigh =
-    weakest !== undefined && inputs.reliefSetGauge_Pa > weakest.maxWorkingGauge_Pa * (1 + 1e-6)
+  const tooHigh = weakest !== undefined && !atMost(weakest.seenGauge_Pa, weakest.limitGauge_Pa)
+  /** What the height and the pump put on top of the setting. */
+  const more_Pa = weakest ? weakest.seenGauge_Pa - inputs.reliefSetGauge_Pa : 0
   const lower =
     weakest &&
     practice.vessel.reliefSteps_Pa
-      .filter((step) => step <= weakest.maxWorkingGauge_Pa * (1 + 1e-6))
+      .filter((step) => atMost(step + more_Pa, weakest.limitGauge_Pa))
       .pop()
   return [
     ...(tooHigh
       ? [
           {
-            id: 'relief-above-weakest',
+            id: Math.abs(more_Pa) < plain_Pa ? 'relief-above-weakest' : 'part-sees-more',
             severity: 'stop',
             place,
             source: sources.asmeIV,
             names: [weakest.name],
             figures: {
               reliefSetGauge_Pa: inputs.reliefSetGauge_Pa,
-              limitGauge_Pa: weakest.maxWorkingGauge_Pa,
+              limitGauge_Pa: weakest.limitGauge_Pa,
+              seenGauge_Pa: weakest.seenGauge_Pa,
             },
             ...(lower === undefined
               ? {}
@@ -339,13 +353,18 @@ function siteFindings(document: JobDocument, { inputs }: VesselAnswer): VesselFi
   ]
 }
 
-function positionFindings({ position }: Heating): VesselFinding[] {
+function positionFindings(position: Heating['position'], where: string): VesselFinding[] {
   const { side, between, from, carriedBy } = position
   const at = (
     id: VesselFinding['id'],
     severity: VesselFinding['severity'],
     key: keyof typeof position,
-  ): VesselFinding => ({ id, severity, place: `heating.position.${key}`, source: sources.trade })
+  ): VesselFinding => ({
+    id,
+    severity,
+    place: where === 'heating.position' ? `${where}.${key}` : where,
+    source: sources.trade,
+  })
   return [
     ...(between === 'plain-valve'
       ? [at('vessel-can-be-shut', 'stop', 'between')]
@@ -366,7 +385,6 @@ function stateFindings(
   { vapourMargin_Pa, acceptedRatio, need, inputs, fitted_m3 }: VesselAnswer,
 ): VesselFinding[] {
   const limit = heating.vesselAcceptance?.value
-  const rated = heating.vesselMaxWorkingGauge_Pa?.value
   return [
     ...(vapourMargin_Pa !== undefined && vapourMargin_Pa < boilMargin_Pa
       ? [
@@ -387,17 +405,6 @@ function stateFindings(
             place: 'heating.vesselAcceptance',
             source: sources.maker,
             figures: { acceptedRatio, limitRatio: limit, fitted_m3 },
-          } satisfies VesselFinding,
-        ]
-      : []),
-    ...(rated !== undefined && rated < inputs.reliefSetGauge_Pa * (1 - 1e-6)
-      ? [
-          {
-            id: 'vessel-below-relief',
-            severity: 'stop',
-            place: 'heating.vesselMaxWorkingGauge_Pa',
-            source: sources.maker,
-            figures: { ratedGauge_Pa: rated, reliefSetGauge_Pa: inputs.reliefSetGauge_Pa },
           } satisfies VesselFinding,
         ]
       : []),
@@ -454,6 +461,56 @@ function presetFindings(
           place: 'heating.feedSetGauge_Pa',
           source: sources.trade,
           figures,
+        },
+      ]
+}
+
+/** A vessel whose charge is at or above the final pressure never takes a drop. */
+function countsNothing(
+  { furtherVessels }: Heating,
+  { need, builtIn }: VesselAnswer,
+): VesselFinding[] {
+  const idle = (name: string, place: string, chargeGauge_Pa: number): VesselFinding[] =>
+    chargeGauge_Pa < need.finalGauge_Pa
+      ? []
+      : [
+          {
+            id: 'vessel-counts-nothing',
+            severity: 'fix',
+            place,
+            source: sources.gasLaw,
+            names: [name],
+            figures: { chargeGauge_Pa, finalGauge_Pa: need.finalGauge_Pa },
+          },
+        ]
+  return [
+    ...(builtIn ? idle('The built-in vessel', 'heating.boilerId', builtIn.chargeGauge_Pa) : []),
+    ...furtherVessels.flatMap((vessel, i) =>
+      vessel.chargeGauge_Pa
+        ? idle(vessel.name, `heating.furtherVessels.${i}`, vessel.chargeGauge_Pa.value)
+        : [],
+    ),
+  ]
+}
+
+/** With the vessel after the pump, the rest of the circuit is pulled below its standing pressure by the pump's head. */
+function pumpFindings(
+  heating: Heating,
+  { inputs, fillGauge_Pa, fitted_m3 }: VesselAnswer,
+): VesselFinding[] {
+  const head_Pa = noFlowHead_Pa(heating)
+  if (heating.position.side !== 'delivery' || head_Pa === undefined || fitted_m3 === 0) return []
+  const top_m = inputs.height_m + (heating.vesselHeight_m?.value ?? 0)
+  const topGauge_Pa = fillGauge_Pa - waterDensity_kg_m3(inputs.fillTemp_K) * gravity_m_s2 * top_m
+  return topGauge_Pa - head_Pa >= 0
+    ? []
+    : [
+        {
+          id: 'pump-draws-air',
+          severity: 'stop',
+          place: 'heating.position.side',
+          source: sources.gasLaw,
+          figures: { topGauge_Pa, head_Pa, leastGauge_Pa: topGauge_Pa - head_Pa },
         },
       ]
 }

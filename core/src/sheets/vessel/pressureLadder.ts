@@ -1,3 +1,4 @@
+import { atMost } from '../../answer/expect'
 import type { VesselAnswer } from './answer'
 import type { Show } from '../../units/format'
 import type { Practice } from '../../practice/practices'
@@ -38,8 +39,7 @@ export function ladderOf(
   })
   const relief = rungOf<HeatingRung>('relief', inputs.reliefSetGauge_Pa, 'relief lifts', 'ink', {
     pencil: reliefAssumed,
-    outOfOrder:
-      weakest !== undefined && weakest.maxWorkingGauge_Pa < inputs.reliefSetGauge_Pa * (1 - 1e-6),
+    outOfOrder: weakest !== undefined && !atMost(weakest.seenGauge_Pa, weakest.limitGauge_Pa),
     slide: {
       least: steps[0] ?? 1e5,
       most: steps[steps.length - 1] ?? 1e6,
@@ -54,7 +54,14 @@ export function ladderOf(
           outOfOrder: hot_Pa >= inputs.reliefSetGauge_Pa,
         })
   const weak =
-    weakest && rungOf<HeatingRung>('weakest', weakest.maxWorkingGauge_Pa, 'weakest part', 'ink')
+    weakest &&
+    rungOf<HeatingRung>(
+      'weakest',
+      // As the highest setting it permits.
+      weakest.limitGauge_Pa - (weakest.seenGauge_Pa - inputs.reliefSetGauge_Pa),
+      'weakest part',
+      'ink',
+    )
   const wrongCharge =
     delivered_Pa !== undefined && Math.abs(delivered_Pa - need.chargeGauge_Pa) > 5000
       ? rungOf<HeatingRung>('delivered', delivered_Pa, 'as delivered', 'stop', { outOfOrder: true })

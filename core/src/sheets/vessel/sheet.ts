@@ -7,6 +7,7 @@ import type { Appliance, JobDocument } from '../../job/document'
 import type { Heating } from '../../job/pressureDocument'
 import { heatingFluidOf } from '../../job/heatingFluid'
 import { circuitFacts } from '../circuitFacts'
+import { noFlowHead_Pa } from '../../job/heatingPump'
 import { heatingBoiler } from '../../job/heatingBoiler'
 import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
 import type { Practice } from '../../practice/practices'
@@ -35,19 +36,8 @@ import { unsettled } from '../unsettled'
 import type { Missing, Sheet } from '../../answer/sheet'
 import { vesselFindings } from './findings'
 import { vesselWorkings } from './workings'
-import type { WeakestPart, VesselAnswer } from './answer'
-
-/** The part of the circuit with the lowest greatest working pressure, among those whose limit is known. */
-export function weakestPart(
-  heating: Heating,
-  boiler: Appliance | undefined,
-): WeakestPart | undefined {
-  const limits = [...(boiler ? [boiler] : []), ...heating.weakParts].flatMap(
-    ({ name, maxWorkingGauge_Pa }) =>
-      maxWorkingGauge_Pa ? [{ name, maxWorkingGauge_Pa: maxWorkingGauge_Pa.value }] : [],
-  )
-  return limits.sort((a, b) => a.maxWorkingGauge_Pa - b.maxWorkingGauge_Pa)[0]
-}
+import type { VesselAnswer } from './answer'
+import { firstToGo, partsUnderRelief } from '../underRelief'
 
 /** Designs the heating vessel: content, charge, size, fill and the hot pressure to expect. */
 export function vesselSheet(document: JobDocument, practice: Practice): Sheet<VesselAnswer> {
@@ -67,6 +57,10 @@ export function vesselSheet(document: JobDocument, practice: Practice): Sheet<Ve
     findings,
     workings: () => [],
   })
+  if (heating.system === 'open-vented')
+    return none([
+      { id: 'open-vented', severity: 'stop', place: 'heating.system', source: sources.trade },
+    ])
   const { fillTemp_K, maxFlowTemp_K, highLimitTemp_K, topEmitterHeight_m } = survey
   if (missing.length > 0 || !fillTemp_K || !maxFlowTemp_K || !topEmitterHeight_m) return none([])
 
@@ -103,7 +97,7 @@ export function vesselSheet(document: JobDocument, practice: Practice): Sheet<Ve
     fillTemp_K: fillTemp_K.value,
     maxTemp_K,
     height_m: topEmitterHeight_m.value - vesselHeight_m,
-    reliefAbove_m: (heating.reliefHeight_m?.value ?? vesselHeight_m) - vesselHeight_m,
+    reliefAbove_m: (heating.reliefHeight_m?.value ?? 0) - vesselHeight_m,
     fluid: heatingFluidOf(heating),
     further,
     ...(heating.chargeGauge_Pa ? { chargeSetGauge_Pa: heating.chargeGauge_Pa.value } : {}),
@@ -116,7 +110,12 @@ export function vesselSheet(document: JobDocument, practice: Practice): Sheet<Ve
     sizes_m3: practice.vessel.sizes_m3,
   }
   const sizing = sizeVessel(inputs)
-  const weakest = weakestPart(heating, boiler)
+  const weakest = firstToGo(
+    partsUnderRelief(document, heating, {
+      reliefSetGauge_Pa: inputs.reliefSetGauge_Pa,
+      vesselName: practice.words.vessel,
+    }),
+  )
   if (sizing.outcome === 'no-room') {
     return none([
       {
@@ -222,7 +221,28 @@ function decidesOf(
 ): readonly Decides[] {
   const { position, furtherVessels, weakParts } = heating
   const at = 'heating.position'
+  const pushed =
+    (fitted_m3 > 0 && position.side === 'delivery') ||
+    heating.boilerAfterPump === 'yes' ||
+    weakParts.some((part) => part.afterPump === 'yes')
   return [
+    {
+      place: 'heating.system',
+      what: 'Whether the circuit is sealed or open to the air',
+      answer: heating.system,
+    },
+    {
+      place: 'heating.boilerAfterPump',
+      what: `Whether the ${words.pump} pushes through the boiler before the water passes the ${words.vessel}`,
+      answer: heating.boilerAfterPump,
+      asked: boiler !== undefined,
+    },
+    {
+      place: 'heating.pumpId',
+      what: `No-flow head of the ${words.pump}`,
+      answer: noFlowHead_Pa(heating),
+      asked: pushed,
+    },
     ...(boiler
       ? [
           {
@@ -232,11 +252,18 @@ function decidesOf(
           },
         ]
       : []),
-    ...weakParts.map((part, i) => ({
-      place: `heating.weakParts.${i}`,
-      what: `Maximum working pressure of ${part.name}`,
-      answer: part.maxWorkingGauge_Pa,
-    })),
+    ...weakParts.flatMap((part, i): Decides[] => [
+      {
+        place: `heating.weakParts.${i}`,
+        what: `Maximum working pressure of ${part.name}`,
+        answer: part.maxWorkingGauge_Pa,
+      },
+      {
+        place: `heating.weakParts.${i}`,
+        what: `Whether ${part.name} stands between the ${words.pump} and the ${words.vessel}`,
+        answer: part.afterPump,
+      },
+    ]),
     ...furtherVessels.flatMap((vessel, i): Decides[] => [
       {
         place: `heating.furtherVessels.${i}`,

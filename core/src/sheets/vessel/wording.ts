@@ -35,10 +35,6 @@ export const vesselWordings = {
     head: `Hot, ${t.show(t.f('acceptedRatio'), 'ratio', 0)} of it is water; its maker allows ${t.show(t.f('limitRatio'), 'ratio', 0)}.`,
     why: 'The diaphragm is stretched past what it is made for. The next size.',
   }),
-  'vessel-below-relief': (t) => ({
-    head: `The ${t.practice.words.vessel} is rated ${bar(t, 'ratedGauge_Pa')}, under the ${t.practice.words.reliefValve} at ${bar(t, 'reliefSetGauge_Pa')}.`,
-    why: 'It goes before the valve lifts.',
-  }),
   'charge-below-head': (t) => ({
     head: `A charge of ${bar(t, 'chargeGauge_Pa')} is under the ${bar(t, 'head_Pa')} of water above it.`,
     why: `Before the circuit is even warm the ${t.practice.words.vessel} is full of water.`,
@@ -50,6 +46,22 @@ export const vesselWordings = {
   'preset-suits': (t) => ({
     head: `What came preset suits: ${bar(t, 'feedGauge_Pa')}.`,
     why: 'Nothing is to be changed. The charge is still read with a gauge: vessels leak in store.',
+  }),
+  'part-sees-more': (t) => ({
+    head: `${t.n(0)} sees ${bar(t, 'seenGauge_Pa')} when the ${t.practice.words.reliefValve} lifts at ${bar(t, 'reliefSetGauge_Pa')}; it stands ${bar(t, 'limitGauge_Pa')}.`,
+    why: `The water between the two, and between the ${t.practice.words.pump} and the ${t.practice.words.vessel} its head, come on top of the setting. A valve nearer to its height, or set lower.`,
+  }),
+  'open-vented': ({ practice }) => ({
+    head: 'This circuit is open to the air: it is not designed here.',
+    why: `Its feed and expansion tank take what the water grows by. To seal it: survey boiler, ${practice.words.emitter}s, joints and controls for the higher pressure first, by the makers' instructions and the local code; then say that it is sealed.`,
+  }),
+  'vessel-counts-nothing': (t) => ({
+    head: `${t.n(0)} is charged to ${bar(t, 'chargeGauge_Pa')} and takes nothing.`,
+    why: `The pressure only reaches ${bar(t, 'finalGauge_Pa')}. Let it down to the common charge, with its water side empty, or leave it out of the count.`,
+  }),
+  'pump-draws-air': (t) => ({
+    head: `With the ${t.practice.words.pump} running, the top falls ${bar(t, 'head_Pa')} below its standing ${bar(t, 'topGauge_Pa')}.`,
+    why: `It is then under the air outside, and every vent and gland draws it in. The ${t.practice.words.vessel} belongs on the suction side.`,
   }),
   'relief-above-weakest': ({ f, n, show, practice }) => ({
     head: `The ${practice.words.reliefValve} at ${water(show, f('reliefSetGauge_Pa'))} is above what the ${n(0)} stands.`,
