@@ -110,3 +110,9 @@ export const added = (values: Readonly<Record<string, unknown>>): readonly unkno
   Object.entries(values).flatMap(([name, value]) =>
     value === null || value === undefined ? [] : [name, value],
   )
+
+/** The values of some keys of a part, in that order; undefined each where there is no such part. */
+export const valuesOf = <T extends object>(
+  part: T | null | undefined,
+  keys: readonly (keyof T)[],
+): readonly unknown[] => keys.map((key) => part?.[key])

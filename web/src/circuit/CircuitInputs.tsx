@@ -1,12 +1,12 @@
 import type { FluidKind } from '@hestian/core'
 import { fluidKinds, genericPumps } from '@hestian/core'
-import styled from 'styled-components'
+import { MakeUpRows } from '../job/MakeUpRows'
+import { ChoiceRow, yesNo } from '../ui/ChoiceRow'
+import { capital } from '../ui/numbers'
 import { known } from '../ui/numbers'
 import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
-import { Choice } from '../ui/fields'
-import { Ledger, QuantityRow, rowId } from '../ui/QuantityRow'
-import { NotesHere } from '../ui/SheetPage'
+import { Ledger, QuantityRow } from '../ui/QuantityRow'
 
 const fluidWords: Readonly<Record<FluidKind, string>> = {
   water: 'Water',
@@ -40,18 +40,13 @@ export function CircuitInputs() {
         Inputs<small>ink: known, pencil: assumed</small>
       </SectionHead>
       <Ledger>
-        <li>
-          <Pick data-place="heating.fluid" id={rowId('heating.fluid')}>
-            <span>Filled with</span>
-            <Choice<FluidKind>
-              label="Filled with"
-              value={fluid.kind}
-              options={fluidKinds.map((id) => ({ id, text: fluidWords[id] }))}
-              onChoose={(kind) => edit([{ path: ['heating', 'fluid', 'kind'], value: kind }])}
-            />
-          </Pick>
-          <NotesHere place="heating.fluid" />
-        </li>
+        <ChoiceRow<FluidKind>
+          label="Filled with"
+          place="heating.fluid"
+          value={fluid.kind}
+          options={fluidKinds.map((id) => ({ id, text: fluidWords[id] }))}
+          onChoose={(kind) => edit([{ path: ['heating', 'fluid', 'kind'], value: kind }])}
+        />
         {fluid.kind !== 'water' && (
           <>
             <QuantityRow
@@ -82,27 +77,22 @@ export function CircuitInputs() {
               : 'assumed'
           }
         />
-        <li>
-          <Pick data-place="heating.pumpId" id={rowId('heating.pumpId')}>
-            <span>{practice.words.pump}</span>
-            <Choice
-              label="Pump"
-              value={own ? 'own' : (heating.pumpId ?? 'choose')}
-              options={pumps}
-              onChoose={(id) => {
-                if (id !== 'own')
-                  edit([
-                    { path: ['heating', 'pumpId'], value: id === 'choose' ? null : id },
-                    { path: ['heating', 'pumpHead_Pa'], value: null },
-                    { path: ['heating', 'pumpMost_m3_s'], value: null },
-                  ])
-              }}
-            />
-          </Pick>
-          <NotesHere place="heating.pumpId" />
-        </li>
+        <ChoiceRow
+          label={capital(practice.words.pump)}
+          place="heating.pumpId"
+          value={own ? 'own' : (heating.pumpId ?? 'choose')}
+          options={pumps}
+          onChoose={(id) => {
+            if (id !== 'own')
+              edit([
+                { path: ['heating', 'pumpId'], value: id === 'choose' ? null : id },
+                { path: ['heating', 'pumpHead_Pa'], value: null },
+                { path: ['heating', 'pumpMost_m3_s'], value: null },
+              ])
+          }}
+        />
         <QuantityRow
-          label="Its pressure against a shut valve"
+          label="No-flow head"
           measure="water-pressure"
           {...at('pumpHead_Pa')}
           how="Maker's curve"
@@ -118,25 +108,49 @@ export function CircuitInputs() {
           empty="generic"
         />
         <QuantityRow
-          label="Least flow of the boiler"
+          label="Minimum flow of the boiler"
           measure="water-flow"
           {...at('boilerLeastFlow_m3_s')}
           how="Manual"
           why="When one small zone calls alone, this much must still pass."
         />
+        {heating.emitters.some((emitter) => emitter.type === 'floor-loop') && <FloorRows />}
+        <MakeUpRows />
       </Ledger>
     </div>
   )
 }
 
-const Pick = styled.div`
-  display: grid;
-  align-items: center;
-  gap: 8px;
-  min-height: 35px;
-  border-bottom: 0.8px solid var(--hair);
-  grid-template-columns: minmax(0, 1fr) minmax(0, 250px);
-  > span::first-letter {
-    text-transform: uppercase;
-  }
-`
+/** What keeps floor loops cool enough. */
+function FloorRows() {
+  const { draft, edit } = useJob()
+  const { heating } = draft.document
+  if (!heating) return null
+  return (
+    <>
+      <QuantityRow
+        label="Maximum flow temperature of the floor"
+        measure="temperature"
+        {...known(heating.floorMostTemp_K, ['heating', 'floorMostTemp_K'], edit)}
+        how="Maker's sheet"
+        why="Screed, timber and feet stand less than radiators."
+      />
+      <ChoiceRow
+        label="The floor has a mixer of its own"
+        place="heating.floorMixer"
+        why="Without one it gets what the boiler sends."
+        value={heating.floorMixer}
+        options={yesNo}
+        onChoose={(id) => edit([{ path: ['heating', 'floorMixer'], value: id }])}
+      />
+      <ChoiceRow
+        label="A cut-out stops the floor when its mixer fails"
+        place="heating.floorCutOut"
+        why="A mixer that sticks open is not noticed until the floor is hot."
+        value={heating.floorCutOut}
+        options={yesNo}
+        onChoose={(id) => edit([{ path: ['heating', 'floorCutOut'], value: id }])}
+      />
+    </>
+  )
+}

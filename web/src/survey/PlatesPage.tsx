@@ -32,6 +32,8 @@ export function PlatesPage() {
   const makesHotWater: readonly Appliance['kind'][] = [
     'instantaneous-heater',
     'storage-heater',
+    'electric-storage-heater',
+    'heat-pump-heater',
     'indirect-cylinder',
   ]
   const findings = [

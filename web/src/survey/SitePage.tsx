@@ -1,4 +1,4 @@
-import { siteFields, utilities } from '@hestian/core'
+import { buildings, buildingWords, siteFields, utilities } from '@hestian/core'
 import { getLocalTimeZone, today } from '@internationalized/date'
 import { Link } from 'react-router'
 import styled from 'styled-components'
@@ -6,7 +6,7 @@ import { useJob } from '../job/JobContext'
 import { ProveSheet } from '../shell/ProveSheet'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
-import { InlineText } from '../ui/fields'
+import { Choice, InlineText } from '../ui/fields'
 import { Photos } from '../ui/Photos'
 import { Ledger } from '../ui/QuantityRow'
 import { SheetPage } from '../ui/SheetPage'
@@ -80,6 +80,15 @@ export function SitePage() {
           />
         </span>
         <PracticeChoice />
+        <span data-place="site.building">
+          <Choice
+            labelled
+            label="The building is"
+            value={site.building}
+            options={buildings.map((id) => ({ id, text: buildingWords[id] }))}
+            onChoose={(id) => edit([{ path: ['site', 'building'], value: id }])}
+          />
+        </span>
         <InlineText
           labelled
           label="Notes"

@@ -208,7 +208,7 @@ function Inputs() {
           {...at('vesselHeight_m')}
           how="Tape"
           why="Each metre up takes its weight of water off the charge it needs."
-          empty="level with it"
+          empty="at the fill point"
         />
         <QuantityRow
           label={`${capital(practice.words.reliefValve)} above the fill point`}
@@ -216,7 +216,7 @@ function Inputs() {
           {...at('reliefHeight_m')}
           how="Tape"
           why="Below the vessel it sees more pressure than the vessel does, and lifts sooner."
-          empty="level with the vessel"
+          empty="at the fill point"
         />
         <QuantityRow
           label="Vessel stands"

@@ -1,4 +1,6 @@
 import type { Heating, VesselAnswer } from '@hestian/core'
+import { ChoiceRow, yesNo } from '../ui/ChoiceRow'
+import { Ledger } from '../ui/QuantityRow'
 import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'
@@ -14,6 +16,13 @@ type Question = {
   }
 }[keyof Position]
 
+export const betweenOptions = [
+  { id: 'nothing', text: 'nothing that shuts' },
+  { id: 'lockable', text: 'a valve that locks open' },
+  { id: 'plain-valve', text: 'a plain valve' },
+  { id: 'zone-valve', text: 'a zone valve' },
+] as const
+
 const questions = (pump: string): readonly Question[] => [
   {
     key: 'side',
@@ -26,12 +35,7 @@ const questions = (pump: string): readonly Question[] => [
   {
     key: 'between',
     label: 'Between it and the boiler',
-    options: [
-      { id: 'nothing', text: 'nothing that shuts' },
-      { id: 'lockable', text: 'a valve that locks open' },
-      { id: 'plain-valve', text: 'a plain valve' },
-      { id: 'zone-valve', text: 'a zone valve' },
-    ],
+    options: betweenOptions,
   },
   {
     key: 'from',
@@ -56,7 +60,8 @@ const questions = (pump: string): readonly Question[] => [
 export function VesselPosition({ answer }: { readonly answer: VesselAnswer | undefined }) {
   const { draft, edit, solution, show } = useJob()
   const { heating } = draft.document
-  if (!heating || answer?.fitted_m3 === 0) return null
+  if (!heating) return null
+  const { words } = solution.practice
   return (
     <section data-place="heating.position">
       <SectionHead>
@@ -73,7 +78,7 @@ export function VesselPosition({ answer }: { readonly answer: VesselAnswer | und
         columns="minmax(0, 1fr) minmax(0, 1fr)"
         heads={['', '']}
       >
-        {questions(solution.practice.words.pump).map(({ key, label, options }) => (
+        {(answer?.fitted_m3 === 0 ? [] : questions(words.pump)).map(({ key, label, options }) => (
           <Row key={key} place={`heating.position.${key}`}>
             <Cell head="">{label}</Cell>
             <Cell head="">
@@ -87,6 +92,27 @@ export function VesselPosition({ answer }: { readonly answer: VesselAnswer | und
           </Row>
         ))}
       </Table>
+      <Ledger>
+        <ChoiceRow
+          label="The circuit is"
+          place="heating.system"
+          why="A circuit that is open to the air is not designed here."
+          value={heating.system}
+          options={[
+            { id: 'sealed', text: 'sealed' },
+            { id: 'open-vented', text: 'open, with a feed and expansion tank' },
+          ]}
+          onChoose={(id) => edit([{ path: ['heating', 'system'], value: id }])}
+        />
+        <ChoiceRow
+          label={`Between the ${words.pump} and the ${words.vessel} the water passes the boiler`}
+          place="heating.boilerAfterPump"
+          why={`It then sees the head of the ${words.pump} on top of the pressure.`}
+          value={heating.boilerAfterPump}
+          options={yesNo}
+          onChoose={(id) => edit([{ path: ['heating', 'boilerAfterPump'], value: id }])}
+        />
+      </Ledger>
     </section>
   )
 }

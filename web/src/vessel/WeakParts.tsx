@@ -1,27 +1,32 @@
+import { blankPosition } from '@hestian/core'
 import { newId } from '../api/client'
 import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Adds, Drop } from '../ui/Drop'
-import { InlineText } from '../ui/fields'
+import { Choice, InlineText } from '../ui/fields'
+import { yesNo } from '../ui/ChoiceRow'
+import { betweenOptions } from './VesselPosition'
 import { QuantityCell } from '../ui/QuantityRow'
 import { Cell, Row, Table } from '../ui/Table'
 import { known } from '../ui/numbers'
 
 /** Parts of the circuit, beside the boiler, that a relief may not be set above; and further vessels on it. */
 export function WeakParts() {
-  const { draft, edit } = useJob()
+  const { draft, edit, solution } = useJob()
   const { heating } = draft.document
   if (!heating) return null
   const { weakParts, furtherVessels } = heating
+  const { words } = solution.practice
+  const after = `Between ${words.pump} and ${words.vessel}`
   return (
     <section>
       <SectionHead>Other parts and vessels on the circuit</SectionHead>
       {weakParts.length > 0 && (
         <Table
           label="Parts with a pressure limit"
-          columns="minmax(0, 1fr) 150px 32px"
-          heads={['Part with a pressure limit', '>Stands', '']}
+          columns="minmax(0, 1fr) 110px 120px 150px 32px"
+          heads={['Part with a pressure limit', '>Stands', '>Above fill point', after, '']}
         >
           {weakParts.map((part, i) => (
             <Row key={part.id} place={`heating.weakParts.${i}`}>
@@ -38,13 +43,30 @@ export function WeakParts() {
               </Cell>
               <Cell head="Stands" end>
                 <QuantityCell
-                  label={`Greatest working pressure of ${part.name}`}
+                  label={`Maximum working pressure of ${part.name}`}
                   measure="water-pressure"
                   {...known(
                     part.maxWorkingGauge_Pa,
                     ['heating', 'weakParts', i, 'maxWorkingGauge_Pa'],
                     edit,
                   )}
+                />
+              </Cell>
+              <Cell head="Above fill point" end>
+                <QuantityCell
+                  label={`Height of ${part.name} above the fill point`}
+                  measure="elevation"
+                  {...known(part.aboveFill_m, ['heating', 'weakParts', i, 'aboveFill_m'], edit)}
+                />
+              </Cell>
+              <Cell head={after}>
+                <Choice
+                  label={`${part.name}: ${after}`}
+                  value={part.afterPump}
+                  options={yesNo}
+                  onChoose={(id) =>
+                    edit([{ path: ['heating', 'weakParts', i, 'afterPump'], value: id }])
+                  }
                 />
               </Cell>
               <Drop
@@ -65,8 +87,15 @@ export function WeakParts() {
       {furtherVessels.length > 0 && (
         <Table
           label="Further vessels"
-          columns="minmax(0, 1fr) 120px 120px 32px"
-          heads={['Further vessel that is there anyway', '>Volume', '>Charge', '']}
+          columns="minmax(0, 1fr) 90px 90px 90px 170px 32px"
+          heads={[
+            'Further vessel that is there anyway',
+            '>Volume',
+            '>Charge',
+            '>Stands',
+            'Between it and the boiler',
+            '',
+          ]}
         >
           {furtherVessels.map((vessel, i) => (
             <Row key={vessel.id} place={`heating.furtherVessels.${i}`}>
@@ -99,6 +128,32 @@ export function WeakParts() {
                   )}
                 />
               </Cell>
+              <Cell head="Stands" end>
+                <QuantityCell
+                  label={`Maximum working pressure of ${vessel.name}`}
+                  measure="water-pressure"
+                  {...known(
+                    vessel.maxWorkingGauge_Pa,
+                    ['heating', 'furtherVessels', i, 'maxWorkingGauge_Pa'],
+                    edit,
+                  )}
+                />
+              </Cell>
+              <Cell head="Between it and the boiler">
+                <Choice
+                  label={`Between ${vessel.name} and the boiler`}
+                  value={vessel.position?.between ?? null}
+                  options={betweenOptions}
+                  onChoose={(between) =>
+                    edit([
+                      {
+                        path: ['heating', 'furtherVessels', i, 'position'],
+                        value: { ...(vessel.position ?? blankPosition), between },
+                      },
+                    ])
+                  }
+                />
+              </Cell>
               <Drop
                 name={vessel.name}
                 onPress={() =>
@@ -121,7 +176,13 @@ export function WeakParts() {
             edit([
               {
                 path: ['heating', 'weakParts', weakParts.length],
-                value: { id: newId(), name: 'New part', maxWorkingGauge_Pa: null },
+                value: {
+                  id: newId(),
+                  name: 'New part',
+                  maxWorkingGauge_Pa: null,
+                  aboveFill_m: null,
+                  afterPump: null,
+                },
               },
             ])
           }
@@ -140,6 +201,8 @@ export function WeakParts() {
                     name: 'Further vessel',
                     volume_m3: null,
                     chargeGauge_Pa: null,
+                    maxWorkingGauge_Pa: null,
+                    position: null,
                   },
                 },
               ])

@@ -1,19 +1,12 @@
 import type { WaterAnswer } from '@hestian/core'
-import { durationWords, makeUpDevices, usualBypass_m3_s, usualFeed_m3_s } from '@hestian/core'
+import { durationWords, usualBypass_m3_s, usualFeed_m3_s } from '@hestian/core'
 import { PipeGrid } from '../network/PipeEditor'
 import { useJob } from '../job/JobContext'
+import { MakeUpRows } from '../job/MakeUpRows'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'
 import { knownOf, Ledger, QuantityRow } from '../ui/QuantityRow'
 import { Worked } from '../ui/Worked'
-
-const devices: Readonly<Record<(typeof makeUpDevices)[number], string>> = {
-  'disconnected-link': 'A link with a double check, taken off after filling',
-  'double-check': 'A double check valve, left in',
-  'backflow-preventer': 'A backflow preventer with a vented zone',
-  'break-tank': 'A tank with an air gap',
-  none: 'Nothing',
-}
 
 /** What keeps heating water out of the drinking water, and how long filling takes. */
 export function Filling({ answer }: { readonly answer: WaterAnswer | undefined }) {
@@ -32,16 +25,6 @@ export function Filling({ answer }: { readonly answer: WaterAnswer | undefined }
       <PipeGrid>
         <Choice
           labelled
-          label="Kept apart by"
-          value={makeUp.device ?? 'open'}
-          options={[
-            { id: 'open', text: 'not settled' },
-            ...makeUpDevices.map((device) => ({ id: device, text: devices[device] })),
-          ]}
-          onChoose={(next) => edit([{ path: at('device'), value: next === 'open' ? null : next }])}
-        />
-        <Choice
-          labelled
           label={`A ${solution.practice.words.reducingValve} before the boiler`}
           value={makeUp.reducing ?? 'open'}
           options={
@@ -57,6 +40,7 @@ export function Filling({ answer }: { readonly answer: WaterAnswer | undefined }
         />
       </PipeGrid>
       <Ledger>
+        <MakeUpRows />
         <QuantityRow
           label={`Through the ${solution.practice.words.fillDevice}`}
           place="water.feed"

@@ -138,6 +138,11 @@ const guards = {
   'break-tank': 3,
 } as const
 
+const whyKeptApart = (glycol: boolean, home: boolean): string => {
+  if (glycol) return 'it holds glycol'
+  return home ? 'heating water is foul' : 'the building is no dwelling'
+}
+
 /** What is in the circuit and who uses the building say how well the drinking water has to be kept from it. */
 function makeUpFindings(
   { water, site }: JobDocument,
@@ -158,15 +163,7 @@ function makeUpFindings(
             severity: 'stop',
             place: 'water.makeUp',
             source: practice.makeUp.source,
-            names: [
-              makeUpWords[device],
-              makeUpWords[wanted],
-              glycol
-                ? 'it holds glycol'
-                : home
-                  ? 'heating water is foul'
-                  : 'the building is no dwelling',
-            ],
+            names: [makeUpWords[device], makeUpWords[wanted], whyKeptApart(glycol, home)],
             remedy: {
               label: `use ${makeUpWords[wanted]}`,
               edits: [{ path: ['water', 'makeUp', 'device'], value: wanted }],

@@ -1,6 +1,6 @@
 import { circuitWordings } from './wording'
 import { circuitSentence } from './sentence'
-import { added, sheetSpec } from '../sheetSpec'
+import { added, sheetSpec, valuesOf } from '../sheetSpec'
 import type { Decides } from '../unsettled'
 import { unsettled } from '../unsettled'
 import type { CircuitFinding } from './wording'
@@ -257,15 +257,17 @@ export const circuitSpec = sheetSpec()({
   inputs: (document) => {
     const { heating, heat, survey } = document
     return [
-      heating?.zones,
-      heating?.emitters,
-      heating?.pipes,
-      heating?.parts,
-      heating?.fluid,
-      heating?.pumpId,
-      heating?.pumpHead_Pa,
-      heating?.pumpMost_m3_s,
-      heating?.boilerLeastFlow_m3_s,
+      ...valuesOf(heating, [
+        'zones',
+        'emitters',
+        'pipes',
+        'parts',
+        'fluid',
+        'pumpId',
+        'pumpHead_Pa',
+        'pumpMost_m3_s',
+        'boilerLeastFlow_m3_s',
+      ]),
       heat.zones,
       heat.flowTemp_K,
       survey.maxFlowTemp_K,

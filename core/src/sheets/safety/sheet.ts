@@ -1,3 +1,5 @@
+import type { InletKind } from '../../methods/inlet-group/inletGroup'
+import type { Closing } from '../../methods/supply/closedSystem'
 import { safetyWordings } from './wording'
 import { safetySentence } from './sentence'
 import { sheetSpec } from '../sheetSpec'
@@ -184,6 +186,11 @@ function solveSafety(
   }
 }
 
+const closes: Partial<Record<InletKind, Closing>> = {
+  'check-valve': 'checkValve',
+  'reducing-valve': 'reducingValve',
+}
+
 /** A check or reducing valve of the store's own group shuts the way back, whatever the main has. */
 function closedBy(
   { inlet }: HotWaterSafety,
@@ -191,13 +198,7 @@ function closedBy(
 ): SafetyAnswer['closed'] {
   const closing = readings?.closing ?? { system: 'cannot-tell' as const, lookAt: [] }
   if (closing.system === 'closed') return closing
-  const by = inlet.flatMap((piece) =>
-    piece.kind === 'check-valve'
-      ? ['checkValve' as const]
-      : piece.kind === 'reducing-valve'
-        ? ['reducingValve' as const]
-        : [],
-  )
+  const by = inlet.flatMap(({ kind }) => closes[kind] ?? [])
   return by.length > 0 ? { system: 'closed', by } : closing
 }
 

@@ -3,11 +3,10 @@ import { vesselSentence } from './sentence'
 import { sheetSpec } from '../sheetSpec'
 import type { VesselFinding } from './wording'
 import { sources } from '../../answer/sources'
-import type { Appliance, JobDocument } from '../../job/document'
+import type { JobDocument } from '../../job/document'
 import type { Heating } from '../../job/pressureDocument'
 import { heatingFluidOf } from '../../job/heatingFluid'
 import { circuitFacts } from '../circuitFacts'
-import { noFlowHead_Pa } from '../../job/heatingPump'
 import { heatingBoiler } from '../../job/heatingBoiler'
 import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
 import type { Practice } from '../../practice/practices'
@@ -31,8 +30,8 @@ import type { CircuitFacts } from '../circuitFacts'
 import type { HeatingContent } from '../../job/heatingContent'
 import { heatingContent } from '../../job/heatingContent'
 import { chargedAt_K } from './chargedAt'
-import type { Decides } from '../unsettled'
 import { unsettled } from '../unsettled'
+import { vesselDecides } from './decides'
 import type { Missing, Sheet } from '../../answer/sheet'
 import { vesselFindings } from './findings'
 import { vesselWorkings } from './workings'
@@ -205,99 +204,10 @@ export function vesselSheet(document: JobDocument, practice: Practice): Sheet<Ve
   return {
     applies: true,
     answer,
-    missing: unsettled(decidesOf(document, heating, boiler, practice, fitted_m3)),
+    missing: unsettled(vesselDecides(document, heating, practice, fitted_m3)),
     findings: vesselFindings(document, heating, practice, answer, boiler),
     workings: () => vesselWorkings(answer),
   }
-}
-
-/** What has to be known of the circuit before anybody may call its vessel sound; its size can be computed without it. */
-function decidesOf(
-  { appliances }: JobDocument,
-  heating: Heating,
-  boiler: Appliance | undefined,
-  { words }: Practice,
-  fitted_m3: number,
-): readonly Decides[] {
-  const { position, furtherVessels, weakParts } = heating
-  const at = 'heating.position'
-  const pushed =
-    (fitted_m3 > 0 && position.side === 'delivery') ||
-    heating.boilerAfterPump === 'yes' ||
-    weakParts.some((part) => part.afterPump === 'yes')
-  return [
-    {
-      place: 'heating.system',
-      what: 'Whether the circuit is sealed or open to the air',
-      answer: heating.system,
-    },
-    {
-      place: 'heating.boilerAfterPump',
-      what: `Whether the ${words.pump} pushes through the boiler before the water passes the ${words.vessel}`,
-      answer: heating.boilerAfterPump,
-      asked: boiler !== undefined,
-    },
-    {
-      place: 'heating.pumpId',
-      what: `No-flow head of the ${words.pump}`,
-      answer: noFlowHead_Pa(heating),
-      asked: pushed,
-    },
-    ...(boiler
-      ? [
-          {
-            place: `appliances.${appliances.indexOf(boiler)}.maxWorkingGauge_Pa`,
-            what: `Maximum working pressure of ${boiler.name}`,
-            answer: boiler.maxWorkingGauge_Pa,
-          },
-        ]
-      : []),
-    ...weakParts.flatMap((part, i): Decides[] => [
-      {
-        place: `heating.weakParts.${i}`,
-        what: `Maximum working pressure of ${part.name}`,
-        answer: part.maxWorkingGauge_Pa,
-      },
-      {
-        place: `heating.weakParts.${i}`,
-        what: `Whether ${part.name} stands between the ${words.pump} and the ${words.vessel}`,
-        answer: part.afterPump,
-      },
-    ]),
-    ...furtherVessels.flatMap((vessel, i): Decides[] => [
-      {
-        place: `heating.furtherVessels.${i}`,
-        what: `Maximum working pressure of ${vessel.name}`,
-        answer: vessel.maxWorkingGauge_Pa,
-      },
-      {
-        place: `heating.furtherVessels.${i}`,
-        what: `What stands between ${vessel.name} and the circuit`,
-        answer: vessel.position?.between,
-      },
-    ]),
-    ...(fitted_m3 > 0
-      ? [
-          {
-            place: 'heating.vesselMaxWorkingGauge_Pa',
-            what: `Maximum working pressure of the ${words.vessel}`,
-            answer: heating.vesselMaxWorkingGauge_Pa,
-          },
-          {
-            place: at,
-            what: `Whether the ${words.vessel} stands on the suction side of the ${words.pump}`,
-            answer: position.side,
-          },
-          {
-            place: at,
-            what: `What stands between the ${words.vessel} and the boiler`,
-            answer: position.between,
-          },
-          { place: at, what: `From where the ${words.vessel} is joined`, answer: position.from },
-          { place: at, what: `What carries the ${words.vessel}`, answer: position.carriedBy },
-        ]
-      : []),
-  ]
 }
 
 function otherMethod(

@@ -1,0 +1,44 @@
+import { fitted } from '../../job/asked'
+import type { Appliance, JobDocument } from '../../job/document'
+import { heatingBoiler } from '../../job/heatingBoiler'
+import { hotWaterHeater } from '../../job/hotWaterHeater'
+import type { ReliefValve } from '../../job/pressureDocument'
+import { fuelGases, grossInput_W } from '../../methods/gas/fuel'
+import type { Practice } from '../../practice/practices'
+
+/** Gross input or output of an appliance as the practice's rule takes it, W; undefined while its plate is not read. */
+export function protects_W(
+  appliance: Appliance,
+  document: JobDocument,
+  practice: Practice,
+): number | undefined {
+  const { input_W, output_W, inputSaid } = appliance
+  if (practice.relief.protects === 'output' && output_W) return output_W.value
+  if (!input_W) return output_W?.value
+  const gas = fuelGases[practice.name][document.survey.fuel]
+  return grossInput_W(input_W.value, inputSaid, gas)
+}
+
+/** What heats the water that a valve guards: every boiler on the circuit, or the store's own burner, element or boiler. */
+export function heatSources(valve: ReliefValve, document: JobDocument): readonly Appliance[] {
+  if (valve.guards === 'heating')
+    return fitted(document.appliances).filter((one) => one.kind === 'boiler')
+  const heater = hotWaterHeater(document)
+  if (heater && heater.kind !== 'indirect-cylinder') return [heater]
+  const boiler = heatingBoiler(document)
+  return boiler ? [boiler] : []
+}
+
+/** All that can heat it at once, W; undefined while the plate of one is not read. */
+export function protectedPower_W(
+  valve: ReliefValve,
+  document: JobDocument,
+  practice: Practice,
+): number | undefined {
+  const powers = heatSources(valve, document).map((one) => protects_W(one, document, practice))
+  const immersion_W =
+    valve.guards === 'heating' ? 0 : (document.hotWater?.safety.immersion_W?.value ?? 0)
+  return powers.length === 0 || powers.some((power) => power === undefined)
+    ? undefined
+    : powers.reduce<number>((sum, power) => sum + (power ?? 0), immersion_W)
+}
