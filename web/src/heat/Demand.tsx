@@ -17,6 +17,9 @@ const kindWords: Readonly<Record<OutletKind, string>> = {
   washbasin: 'Basin',
   'kitchen-sink': 'Kitchen sink',
   'garden-tap': 'Garden tap',
+  wc: 'WC',
+  'washing-machine': 'Washing machine',
+  dishwasher: 'Dishwasher',
 }
 const tempered = [
   { id: 'yes', text: 'Mixed down' },

@@ -3,7 +3,7 @@ import { fixtureUnits, hunterFlow_m3_s, sumOfUnits } from './hunter'
 import { copperForUnits_m, loadingUnits, peakConstants, peakFlow_m3_s } from './loadingUnits'
 import { simultaneousByScenario, simultaneousByUnits, usualFlow_m3_s } from './simultaneous'
 import type { Outlet } from '../../job/hotWaterDocument'
-import { outletKinds } from './outletKinds'
+import { drawsHot, outletKinds } from './outletKinds'
 
 const gpm = (flow: number | undefined) => ((flow ?? NaN) * 60) / 0.003785411784
 
@@ -90,6 +90,31 @@ const anyOutlet = fc
     temp_K: null,
     tempered: null,
   }))
+test('a house with two bathrooms and its machines draws near 16 gpm by units, not 10', () => {
+  const house = (
+    [
+      ['wc', 2],
+      ['washbasin', 2],
+      ['bath', 2],
+      ['kitchen-sink', 1],
+      ['dishwasher', 1],
+      ['washing-machine', 1],
+    ] as const
+  ).map(([kind, count]) => ({ id: kind, kind, count, flow_m3_s: null }))
+  const drawn = (outlets: typeof house) => {
+    const all = simultaneousByUnits(outlets, 'hunter')
+    return 'flow_m3_s' in all ? gpm(all.flow_m3_s) : NaN
+  }
+  expect(drawn(house)).toBeGreaterThan(14)
+  expect(drawn(house)).toBeLessThan(17.5)
+  // What the heater is held against leaves out what only draws cold.
+  expect(drawn(house.filter(({ kind }) => drawsHot(kind)))).toBeLessThan(11)
+  expect(house.filter(({ kind }) => !drawsHot(kind)).map(({ kind }) => kind)).toEqual([
+    'wc',
+    'dishwasher',
+    'washing-machine',
+  ])
+})
 test('by either table, what runs at once is never more than everything, and one more outlet never asks less', () =>
   fc.assert(
     fc.property(

@@ -27,6 +27,9 @@ const inTables: Readonly<
   washbasin: { hunter: 'lavatory-private', loading: 'washbasin' },
   'kitchen-sink': { hunter: 'kitchen-sink-private', loading: 'kitchen-sink-domestic' },
   'garden-tap': { hunter: 'service-sink', loading: 'garden-tap' },
+  wc: { hunter: 'wc-flush-tank-private', loading: 'wc-cistern' },
+  'washing-machine': { hunter: 'clothes-washer-private', loading: 'washing-machine-domestic' },
+  dishwasher: { hunter: 'dishwasher', loading: 'dishwasher-domestic' },
 }
 
 /** Mixed flow of an outlet that nobody has measured, m³/s. Assumed: ordinary fittings at ordinary pressure. */
@@ -36,6 +39,9 @@ export const usualFlow_m3_s: Readonly<Record<OutletKind, number>> = {
   washbasin: 5 / 60000,
   'kitchen-sink': 7 / 60000,
   'garden-tap': 12 / 60000,
+  wc: 8 / 60000,
+  'washing-machine': 10 / 60000,
+  dishwasher: 8 / 60000,
 }
 
 export const outletFlow_m3_s = (outlet: DemandOutlet): number =>

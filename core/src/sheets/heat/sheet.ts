@@ -1,3 +1,4 @@
+import { drawsHot } from '../../methods/demand/outletKinds'
 import { heatWordings } from './wording'
 import { heatSentence } from './sentence'
 import { sheetSpec } from '../sheetSpec'
@@ -88,11 +89,13 @@ export function heatSheet(document: JobDocument, practice: Practice): Sheet<Heat
     (sum, zone) => sum + (zone.heat.by === 'estimate' ? zoneLoad_W(zone) : 0),
     0,
   )
+  // What only draws cold loads the main; the heater is held against the rest.
+  const heated = hotWater?.outlets.filter((outlet) => drawsHot(outlet.kind)) ?? []
   const simultaneous =
-    hotWater && hotWater.outlets.length > 0
+    hotWater && heated.length > 0
       ? sideOf('simultaneousUse', practice.name, document.schools) === 'b'
-        ? simultaneousByScenario(hotWater.outlets, hotWater.scenario)
-        : simultaneousByUnits(hotWater.outlets, practice.hotWater.demand)
+        ? simultaneousByScenario(heated, hotWater.scenario)
+        : simultaneousByUnits(heated, practice.hotWater.demand)
       : undefined
   const wanted_m3_s = simultaneous && simultaneous.by !== 'not-covered' ? simultaneous.flow_m3_s : 0
   const storeTemp_K = storeSetting_K(document, practice)

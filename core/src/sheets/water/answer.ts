@@ -13,6 +13,8 @@ export interface WaterEndAnswer {
   readonly count: number
   /** One of them, on this side. */
   readonly each_m3_s: number
+  /** Of hot water alone, mixed to what the outlet wants: what a heater sees, m³/s. */
+  readonly hot_m3_s: number
   readonly mixed: boolean
 }
 

@@ -225,13 +225,13 @@ function fireFindings(answer: WaterAnswer): WaterFinding[] {
   const least_m3_s = answer.heaterLeast_m3_s
   if (least_m3_s === undefined) return []
   return answer.pipes
-    .filter((pipe) => pipe.end?.side === 'hot' && pipe.end.each_m3_s < least_m3_s * (1 - 1e-9))
+    .filter((pipe) => pipe.end?.side === 'hot' && pipe.end.hot_m3_s < least_m3_s * (1 - 1e-9))
     .map((pipe): WaterFinding => ({
       id: 'water-will-not-fire',
       severity: 'fix',
       place: pipe.place,
       names: [pipe.end?.outlet.name ?? pipe.segment.name],
-      figures: { flow_m3_s: pipe.end?.each_m3_s ?? 0, least_m3_s },
+      figures: { flow_m3_s: pipe.end?.hot_m3_s ?? 0, least_m3_s },
       source: sources.maker,
     }))
 }

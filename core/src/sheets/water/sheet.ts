@@ -342,7 +342,14 @@ function endsOf(
           units: unitsOfOutlet(outlet.kind, practice.hotWater.demand),
           mixed,
         },
-        end: { outlet, side, count: segment.end.count, each_m3_s, mixed },
+        end: {
+          outlet,
+          side,
+          count: segment.end.count,
+          each_m3_s,
+          hot_m3_s: outletFlow_m3_s(outlet) * hotRatio,
+          mixed,
+        },
       },
     ]
   })
