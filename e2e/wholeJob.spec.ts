@@ -25,9 +25,10 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await goTo(page, 'plates')
   await choose(page, 'Add an appliance', 'Boiler')
   await enter(page, 'Input (gross)', '30 kW', 'Read')
-  await enter(page, 'Greatest working pressure', '3 bar', 'Read')
+  await enter(page, 'Maximum working pressure', '3 bar', 'Read')
   await enter(page, 'Water content', '4,2 L', 'Read')
   await enter(page, 'Least gas pressure at its inlet', '17 mbar', 'Read')
+  await enter(page, 'Maximum inlet pressure', '30 mbar', 'Read')
   await enter(page, 'Greatest gas test pressure', '15 mbar', 'Read')
   await expect(
     page.getByLabel('Margin notes').getByText(/Not on file for Boiler: manual/),
@@ -43,6 +44,7 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await prove(page)
   await goTo(page, 'site')
   await enter(page, 'Highest emitter above fill', '16 ft 6 in')
+  await choose(page, 'The building is', 'A dwelling that is there')
   await prove(page)
   await goTo(page, 'readings')
   await enter(page, 'Cold main, static', '52 psi')
@@ -112,6 +114,14 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await page.getByRole('button', { name: 'Add a pipe' }).click()
   await enter(page, 'Length of New pipe', '24 m')
   await expect(page.getByRole('heading', { level: 2 })).toContainText(/against .*pump does/)
+  // Whatever safety rests on is asked: what is not looked at leaves the sheet open.
+  await expect(page.getByRole('button', { name: 'Prove this sheet', exact: true })).toHaveCount(0)
+  await choose(
+    page,
+    'Heating water is kept out of the drinking water by',
+    'A link with a double check, taken off after filling',
+  )
+  await choose(page, 'Once the circuit is full the filling link', 'is shut')
   await prove(page)
 
   // Heating vessel: a relief valve, an answer.
@@ -126,6 +136,13 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   )
   await page.getByRole('button', { name: /Unfold/ }).click()
   await expect(page.getByText(/EN 12828:2003 Annex D/).first()).toBeVisible()
+  await enter(page, 'Vessel stands', '3 bar', 'Read')
+  await choose(page, 'Side of the pump', 'before the pump, suction side')
+  await choose(page, 'Between it and the boiler', 'a valve that locks open')
+  await choose(page, 'Connected', 'from below')
+  await choose(page, 'Carried by', 'a bracket')
+  await choose(page, 'The circuit is', 'sealed')
+  await choose(page, 'Between the pump and the vessel the water passes the boiler', 'No')
   await prove(page)
 
   // Relief: a generic valve, and a discharge that falls to a drain over a tundish.
@@ -138,6 +155,14 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await page.getByRole('button', { name: 'Add pipe down' }).click()
   await enter(page, 'Length of piece 3', '50 cm')
   await choose(page, 'Where the discharge of Safety valve of the heating ends', 'over a drain')
+  const valve = 'Safety valve of the heating'
+  await choose(page, 'Piece 2 in sight', 'in sight')
+  await choose(page, `End of the pipe of ${valve}`, 'plain')
+  await choose(page, `End of ${valve} in sight`, 'yes')
+  await choose(page, `End of ${valve} where nobody is scalded`, 'yes')
+  await choose(page, `End of ${valve} can freeze`, 'no')
+  await choose(page, `Lever: ${valve}`, 'can be lifted')
+  await choose(page, `Valve before it: ${valve}`, 'none')
   await expect(page.getByRole('heading', { level: 2 })).toContainText('goes where it is safe')
   await prove(page)
 
@@ -147,6 +172,9 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await page.keyboard.press('Escape')
   await enter(page, 'Length of pipe', '7 m')
   await choose(page, 'Ends at', 'Boiler')
+  await choose(page, 'Shut-off within reach', 'Yes')
+  await choose(page, 'Connected by', 'Rigid pipe')
+  await choose(page, 'Gas pipe bonded to earth', 'Yes')
   await expect(page.getByRole('heading', { level: 2 })).toContainText(/to the boiler; .* allowed/)
   await page
     .getByRole('button', { name: '10 mm' })

@@ -39,6 +39,9 @@ export interface Practice {
   readonly label: string
   readonly units: UnitSet
   readonly words: Vocabulary
+  /** Pipe that is sold here; how valves and outlets are named. */
+  readonly sold: readonly MaterialName[]
+  readonly sizesIn: 'millimetres' | 'inches'
   readonly vessel: {
     readonly method: 'en12828' | 'handbook'
     readonly sizes_m3: readonly number[]
@@ -222,6 +225,15 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
     name: 'uk-ireland',
     label: practiceLabels['uk-ireland'],
     units: metric,
+    sold: [
+      'copper-en1057',
+      'steel-schedule-40',
+      'stainless-corrugated',
+      'polyethylene-sdr11',
+      'multilayer',
+      'pex-s5',
+    ],
+    sizesIn: 'millimetres',
     words: {
       vessel: 'vessel',
       pump: 'pump',
@@ -397,6 +409,15 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       area: 'ft2',
       hardness: 'gpg',
     },
+    sold: [
+      'steel-schedule-40',
+      'copper-type-k',
+      'copper-type-l',
+      'stainless-corrugated',
+      'polyethylene-sdr11',
+      'pex-sdr9',
+    ],
+    sizesIn: 'inches',
     words: {
       vessel: 'expansion tank',
       pump: 'circulator',
@@ -545,6 +566,8 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
     name: 'australia-new-zealand',
     label: practiceLabels['australia-new-zealand'],
     units: { ...metric, 'water-pressure': 'kPa', 'gas-pressure': 'kPa', power: 'MJh' },
+    sold: ['copper-as1432', 'steel-schedule-40', 'polyethylene-sdr11', 'multilayer', 'pex-s5'],
+    sizesIn: 'millimetres',
     words: {
       vessel: 'expansion vessel',
       pump: 'pump',
@@ -576,7 +599,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       method: 'darcy',
       allowance_Pa: 75,
       allowanceSource: sources.auSetting,
-      material: 'copper-en1057',
+      material: 'copper-as1432',
       tableCheck: false,
       altitudeDerates: false,
       velocityMost_m_s: 20,
@@ -624,10 +647,10 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       flowTemp_K: 348.15,
       coolStore: 'fix',
       tapMost_K: 323.15,
-      feedMaterial: 'copper-en1057',
+      feedMaterial: 'copper-as1432',
     },
     water: {
-      material: 'copper-en1057',
+      material: 'copper-as1432',
       coldMost_m_s: 2,
       hotMost_m_s: 2,
       leastBore_m: 0.012,

@@ -1,5 +1,5 @@
 import type { CircuitAnswer, MaterialName } from '@hestian/core'
-import { materialNames, materials } from '@hestian/core'
+import { materials, materialsOffered } from '@hestian/core'
 import { newId } from '../api/client'
 import { known } from '../ui/numbers'
 import { useJob } from '../job/JobContext'
@@ -91,7 +91,12 @@ export function Pipes({ answer }: { readonly answer: CircuitAnswer | undefined }
                   <Choice<MaterialName>
                     label={`Material of ${pipe.name}`}
                     value={pipe.material}
-                    options={materialNames.map((id) => ({ id, text: materials[id].label }))}
+                    options={materialsOffered(solution.practice, 'heating', pipe.material).map(
+                      (id) => ({
+                        id,
+                        text: materials[id].label,
+                      }),
+                    )}
                     onChoose={(material) =>
                       edit([
                         { path: at(i, 'material'), value: material },

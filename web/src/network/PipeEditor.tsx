@@ -1,5 +1,5 @@
 import type { MaterialName } from '@hestian/core'
-import { beyondOf, materials, materialsFor } from '@hestian/core'
+import { beyondOf, materials, materialsOffered } from '@hestian/core'
 import type { ReactNode } from 'react'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
@@ -29,7 +29,7 @@ const chosenForMe = 'none'
 
 /** One pipe of a tree, whatever flows in it: where it leaves from, its length, fittings, material and size; what it ends at is its own page's. */
 export function PipeEditor({ pipes, id, onGone, ...shown }: PipeEditorProps) {
-  const { edit } = useJob()
+  const { edit, solution } = useJob()
   const { segments, ops } = pipes
   const index = segments.findIndex((segment) => segment.id === id)
   const segment = segments[index]
@@ -76,10 +76,12 @@ export function PipeEditor({ pipes, id, onGone, ...shown }: PipeEditorProps) {
           labelled
           label="Material"
           value={segment.material}
-          options={materialsFor(ops.network).map((name) => ({
-            id: name,
-            text: materials[name].label,
-          }))}
+          options={materialsOffered(solution.practice, ops.network, segment.material).map(
+            (name) => ({
+              id: name,
+              text: materials[name].label,
+            }),
+          )}
           onChoose={(material) =>
             edit([
               { path: at('material'), value: material },

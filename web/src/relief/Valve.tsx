@@ -1,5 +1,5 @@
 import type { ReliefAnswer, ReliefValve, ValveOutlet } from '@hestian/core'
-import { genericValves, valveOutlets } from '@hestian/core'
+import { genericValves, sizeAsSold, valveOutlets } from '@hestian/core'
 import styled from 'styled-components'
 import { known } from '../ui/numbers'
 import { useJob } from '../job/JobContext'
@@ -21,7 +21,8 @@ export function Valve({
   readonly answer: ReliefAnswer
   readonly index: number
 }) {
-  const { draft, edit, show } = useJob()
+  const { draft, edit, show, solution } = useJob()
+  const { practice } = solution
   const {
     valve,
     setGauge_Pa,
@@ -92,7 +93,7 @@ export function Valve({
               value={valve.size ?? 'tag'}
               options={[
                 { id: 'tag', text: 'by its tag' },
-                ...genericValves.map((one) => ({ id: one.id, text: one.id })),
+                ...genericValves.map((one) => ({ id: one.id, text: sizeAsSold(practice, one.id) })),
               ]}
               onChoose={(id) => {
                 const size = genericValves.find((one) => one.id === id)
@@ -107,7 +108,7 @@ export function Valve({
             <Choice<ValveOutlet>
               label={`Outlet of ${valve.name}`}
               value={valve.outlet}
-              options={valveOutlets.map((id) => ({ id, text: id }))}
+              options={valveOutlets.map((id) => ({ id, text: sizeAsSold(practice, id) }))}
               onChoose={(outlet) => edit([{ path: at('outlet'), value: outlet }])}
             />
           </Cell>
@@ -233,11 +234,12 @@ export function Valve({
                 .{' '}
                 {tableInlet_m !== undefined && (
                   <>
-                    The selection table asks DN{Math.round(tableInlet_m * 1000)} (as
+                    The selection table asks{' '}
+                    {sizeAsSold(practice, `DN${Math.round(tableInlet_m * 1000)}`)} (as
                     remembered).{' '}
                   </>
                 )}
-                {would && <>By the equation a generic {would.id} does.</>}
+                {would && <>By the equation a generic {sizeAsSold(practice, would.id)} does.</>}
               </p>
             </>
           )}

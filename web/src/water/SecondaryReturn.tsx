@@ -1,5 +1,11 @@
 import type { Loop, LoopReturn, MaterialName, WaterAnswer } from '@hestian/core'
-import { blankLoop, materials, materialsFor, usualAirTemp_K, usualLoopDrop_K } from '@hestian/core'
+import {
+  blankLoop,
+  materials,
+  materialsOffered,
+  usualAirTemp_K,
+  usualLoopDrop_K,
+} from '@hestian/core'
 import { newId } from '../api/client'
 import { useJob } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
@@ -114,10 +120,12 @@ export function SecondaryReturn({ answer }: { readonly answer: WaterAnswer }) {
                     <Choice<MaterialName>
                       label={`Material of ${back.name}`}
                       value={back.material}
-                      options={materialsFor('water').map((name) => ({
-                        id: name,
-                        text: materials[name].label,
-                      }))}
+                      options={materialsOffered(solution.practice, 'water', back.material).map(
+                        (name) => ({
+                          id: name,
+                          text: materials[name].label,
+                        }),
+                      )}
                       onChoose={(material) =>
                         edit([
                           { path: at(i, 'material'), value: material },

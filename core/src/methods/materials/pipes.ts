@@ -120,6 +120,21 @@ export const materials = {
       [35, 32.6],
     ]),
   },
+  'copper-as1432': {
+    label: 'Copper, AS 1432',
+    roughness_m: 1.5e-6,
+    expansion: 'copper',
+    carries: ['gas', 'heating', 'water'],
+    roughnessC: 140,
+    source: remembered('AS 1432 type B'),
+    sizes: [
+      { name: 'DN15', bore_m: 0.01088, outsideDiameter_m: 0.0127 },
+      { name: 'DN18', bore_m: 0.01384, outsideDiameter_m: 0.01588 },
+      { name: 'DN20', bore_m: 0.01701, outsideDiameter_m: 0.01905 },
+      { name: 'DN25', bore_m: 0.02296, outsideDiameter_m: 0.0254 },
+      { name: 'DN32', bore_m: 0.02931, outsideDiameter_m: 0.03175 },
+    ],
+  },
   'copper-type-l': {
     label: 'Copper tube, type L',
     roughness_m: 1.5e-6,

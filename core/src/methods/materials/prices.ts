@@ -13,6 +13,7 @@ const generic: Readonly<Record<MaterialName, readonly [number, number]>> = {
   'copper-type-k': [4, 0.05],
   'copper-type-l': [3.5, 0.043],
   'copper-en1057': [3, 0.036],
+  'copper-as1432': [3, 0.036],
   'stainless-corrugated': [7, 0.05],
   'polyethylene-sdr11': [1.5, 0.004],
   multilayer: [2.2, 0.014],

@@ -1,6 +1,7 @@
 import type { Remedy } from '../../answer/finding'
 import type { ReliefFinding } from './wording'
 import { fitted } from '../../job/asked'
+import { sizeAsSold } from '../../practice/sold'
 import { sources } from '../../answer/sources'
 import { atMost } from '../../answer/expect'
 import type { JobDocument } from '../../job/document'
@@ -36,7 +37,7 @@ function valveFindings(
   const { protectsSource } = practice.relief
   const generic: Remedy | undefined = would
     ? {
-        label: `take a ${would.id}`,
+        label: `take a ${sizeAsSold(practice, would.id)}`,
         edits: [
           { path: ['reliefs', i, 'size'], value: would.id },
           { path: ['reliefs', i, 'outlet'], value: would.outlet },
