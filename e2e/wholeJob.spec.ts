@@ -116,12 +116,8 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await expect(page.getByRole('heading', { level: 2 })).toContainText(/against .*pump does/)
   // Whatever safety rests on is asked: what is not looked at leaves the sheet open.
   await expect(page.getByRole('button', { name: 'Prove this sheet', exact: true })).toHaveCount(0)
-  await choose(
-    page,
-    'Heating water is kept out of the drinking water by',
-    'A link with a double check, taken off after filling',
-  )
-  await choose(page, 'Once the circuit is full the filling link', 'is shut')
+  await choose(page, 'Backflow device', 'A link with a double check, taken off after filling')
+  await choose(page, 'Once full, the filling link', 'is shut')
   await prove(page)
 
   // Heating vessel: a relief valve, an answer.

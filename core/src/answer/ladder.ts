@@ -191,7 +191,7 @@ function rungShapes(
     10,
     size.height - 12,
   )
-  return rungs.flatMap((rung, i): Shape[] => {
+  const shapes = rungs.map((rung, i): { readonly rung: Rung; readonly shape: Shape } => {
     const at = y(rung.gauge_Pa)
     const side = heights[i] ?? at
     const ink: Ink = rung.outOfOrder ? 'stop' : rung.ink
@@ -208,8 +208,9 @@ function rungShapes(
           },
         ]
       : []
-    return [
-      {
+    return {
+      rung,
+      shape: {
         kind: 'pick',
         id: rung.id,
         ...(rung.slide
@@ -246,8 +247,13 @@ function rungShapes(
           ),
         ],
       },
-    ]
+    }
   })
+  // What can be moved lies on top of what cannot, where two stand at one pressure.
+  return [
+    ...shapes.filter(({ rung }) => !rung.slide),
+    ...shapes.filter(({ rung }) => rung.slide),
+  ].map(({ shape }) => shape)
 }
 
 /** Two short bars on the right stile: this rung can be moved. */

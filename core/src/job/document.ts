@@ -43,7 +43,7 @@ export const Appliance = z.object({
   /** Greatest pressure its gas side may be tested at; above it, it is disconnected and capped. */
   maxTestGauge_Pa: known('gas-pressure'),
   /** Of its water side above the fill point; null stands at the fill point. */
-  aboveFill_m: known('elevation'),
+  aboveFill_m: known('height'),
   /** New here, there already and staying, or there and taken out. */
   stay: z.enum(['new', 'stays', 'goes']),
   madeYear: madeYear.nullable(),

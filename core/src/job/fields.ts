@@ -258,7 +258,7 @@ export const plateFields: readonly PlateField[] = [
   {
     key: 'aboveFill_m',
     label: 'Above the fill point',
-    measure: 'elevation',
+    measure: 'height',
     how: 'Tape',
     why: 'The water between it and the relief valve comes on top of what the valve is set to.',
     kinds: ['boiler'],

@@ -81,7 +81,7 @@ export const WeakPart = z.object({
   name,
   maxWorkingGauge_Pa: known('water-pressure'),
   /** Above the fill point; null stands at the fill point. */
-  aboveFill_m: known('elevation'),
+  aboveFill_m: known('height'),
   /** Between the pump's discharge and the vessel, where the pump's head comes on top. */
   afterPump: yesNo,
 })

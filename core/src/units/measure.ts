@@ -7,6 +7,7 @@ export type Measure =
   | 'gas-pressure'
   | 'length'
   | 'elevation'
+  | 'height'
   | 'temperature'
   | 'temperature-difference'
   | 'power'
@@ -48,6 +49,8 @@ export const ranges: Record<Measure, Range> = {
   'gas-pressure': { kind: 'pressure', hard: [0, 1e6], usual: [0, 6000], least: 0.1 },
   length: { kind: 'length', hard: [0, 1000], usual: [0, 60], least: 1e-3 },
   elevation: { kind: 'length', hard: [-430, 6000], usual: [-50, 3000] },
+  /** Of one part over another; below is negative. */
+  height: { kind: 'length', hard: [-300, 300], usual: [-20, 40] },
   temperature: { kind: 'temperature', hard: [223.15, 473.15], usual: [273.15, 383.15] },
   'temperature-difference': {
     kind: 'temperature-difference',

@@ -18,17 +18,17 @@ export function MakeUpRows() {
   return (
     <>
       <ChoiceRow
-        label="Heating water is kept out of the drinking water by"
+        label="Backflow device"
         place="water.makeUp"
-        why="Goes by what is in the circuit and what the building is used for."
+        why="Keeps heating water out of the drinking water."
         value={makeUp.device}
         options={makeUpDevices.map((id) => ({ id, text: devices[id] }))}
         onChoose={(id) => edit([{ path: ['water', 'makeUp', 'device'], value: id }])}
       />
       <ChoiceRow
-        label={`Once the circuit is full the ${words.fillDevice}`}
+        label={`Once full, the ${words.fillDevice}`}
         place="water.makeUp.feedStays"
-        why="Shut, a leak shows as falling pressure; open, it is refilled unseen."
+        why="Shut, a leak shows; open, it is refilled unseen."
         value={makeUp.feedStays}
         options={[
           { id: 'shut', text: 'is shut' },

@@ -21,6 +21,15 @@ export function ProveSheet({ sheet }: { readonly sheet: SheetId }) {
         {next && <Link to={`/jobs/${state.id}/${next}`}>Next: {judgement.sheets[next].name}</Link>}
       </Bar>
     )
+  if (judged.state === 'not-begun')
+    return (
+      <Bar>
+        <span>
+          Not begun: nobody has said yet what there is on this job.{' '}
+          <Link to={`/jobs/${state.id}/plates`}>Rating plates</Link> is where that begins.
+        </span>
+      </Bar>
+    )
   if (judged.state === 'proven') {
     return (
       <Bar>

@@ -47,6 +47,7 @@ const Pick = styled.div`
   align-items: center;
   gap: 8px;
   min-height: 35px;
+  padding: 3px 0;
   border-bottom: 0.8px solid var(--hair);
   grid-template-columns: minmax(0, 1fr) minmax(0, 250px);
   > span::first-letter {

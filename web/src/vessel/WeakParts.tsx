@@ -55,7 +55,7 @@ export function WeakParts() {
               <Cell head="Above fill point" end>
                 <QuantityCell
                   label={`Height of ${part.name} above the fill point`}
-                  measure="elevation"
+                  measure="height"
                   {...known(part.aboveFill_m, ['heating', 'weakParts', i, 'aboveFill_m'], edit)}
                 />
               </Cell>
