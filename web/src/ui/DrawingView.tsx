@@ -24,8 +24,15 @@ export function DrawingView({ drawing, selected, onPick, onSlide }: DrawingViewP
       aria-label={title}
       style={{ maxWidth: '100%', height: 'auto' }}
     >
+      {/* What is held keeps to its own shape, wherever it comes in the list as it moves. */}
       {shapes.map((shape, i) => (
-        <Drawn key={i} shape={shape} selected={selected} onPick={onPick} onSlide={onSlide} />
+        <Drawn
+          key={shape.kind === 'pick' ? `pick ${shape.id}` : i}
+          shape={shape}
+          selected={selected}
+          onPick={onPick}
+          onSlide={onSlide}
+        />
       ))}
     </Frame>
   )
