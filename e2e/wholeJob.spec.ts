@@ -29,6 +29,7 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await enter(page, 'Water content', '4,2 L', 'Read')
   await enter(page, 'Least gas pressure at its inlet', '17 mbar', 'Read')
   await enter(page, 'Maximum inlet pressure', '30 mbar', 'Read')
+  await choose(page, 'Made to condense', 'Yes')
   await enter(page, 'Greatest gas test pressure', '15 mbar', 'Read')
   await expect(
     page.getByLabel('Margin notes').getByText(/Not on file for Boiler: manual/),

@@ -44,6 +44,8 @@ export const Appliance = z.object({
   maxTestGauge_Pa: known('gas-pressure'),
   /** Of its water side above the fill point; null stands at the fill point. */
   aboveFill_m: known('height'),
+  /** Made to condense its flue gas; of a boiler. */
+  condensing: z.enum(['yes', 'no']).nullable(),
   /** New here, there already and staying, or there and taken out. */
   stay: z.enum(['new', 'stays', 'goes']),
   madeYear: madeYear.nullable(),
@@ -140,6 +142,7 @@ export const blankAppliance = (plate: Pick<Appliance, 'id' | 'name' | 'kind'>): 
   maxInletGauge_Pa: null,
   maxTestGauge_Pa: null,
   aboveFill_m: null,
+  condensing: null,
   stay: 'new',
   madeYear: null,
   papers: { manual: null, installation: null, charts: null },

@@ -189,7 +189,7 @@ export const plateFields: readonly PlateField[] = [
     measure: 'power',
     how: 'Plate',
     why: 'Every appliance at full input decides the gas pipe.',
-    kinds: burns,
+    kinds: [...burns, 'electric-storage-heater', 'heat-pump-heater', 'solid-fuel-boiler'],
     needed: true,
   },
   {

@@ -2,6 +2,7 @@
 const sinceFive = new Set([
   'maxInletGauge_Pa',
   'aboveFill_m',
+  'condensing',
   'afterPump',
   'boilerAfterPump',
   'system',

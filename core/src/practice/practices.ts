@@ -141,6 +141,11 @@ export interface Practice {
     /** Hot within this at an outlet. */
     readonly waitMost_s: number
     readonly waitSource: Source
+    /** Hot water that may stand in the branch of an outlet. */
+    readonly standingMost_m3: number
+    /** Coolest that a secondary return may come back; undefined where the practice has none. */
+    readonly returnLeast_K?: number
+    readonly standingSource: Source
   }
   readonly circuit: {
     /** Flow less return where a zone says nothing. */
@@ -340,6 +345,12 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       velocitySource: sources.waterVelocity,
       waitMost_s: 30,
       waitSource: sources.en806Wait,
+      standingMost_m3: 0.003,
+      returnLeast_K: 323.15,
+      standingSource: {
+        basis: 'from-memory',
+        says: 'DVGW W 551: 3 L in a branch; UK guidance: 50 °C at the return, as remembered: check the current edition',
+      },
     },
     circuit: { difference_K: 20, velocityMost_m_s: 1, gradientMost_Pa_m: 300 },
     safety: {
@@ -525,6 +536,11 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       velocitySource: sources.waterVelocity,
       waitMost_s: 30,
       waitSource: sources.trade,
+      standingMost_m3: 0.003,
+      standingSource: {
+        basis: 'from-memory',
+        says: 'DVGW W 551: 3 L in a branch, as remembered; no figure of North America is held here',
+      },
     },
     circuit: { difference_K: 20 / 1.8, velocityMost_m_s: 1.22, gradientMost_Pa_m: 392 },
     safety: {
@@ -659,6 +675,12 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       velocitySource: sources.waterVelocity,
       waitMost_s: 30,
       waitSource: sources.auSetting,
+      standingMost_m3: 0.003,
+      returnLeast_K: 328.15,
+      standingSource: {
+        basis: 'from-memory',
+        says: 'AS/NZS 3500.4: 55 °C at the return; DVGW W 551: 3 L in a branch, as remembered: check the current edition',
+      },
     },
     circuit: { difference_K: 20, velocityMost_m_s: 1, gradientMost_Pa_m: 300 },
     safety: {

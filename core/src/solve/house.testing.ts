@@ -35,6 +35,7 @@ export function house(practice: PracticeName = 'uk-ireland'): JobDocument {
       water_m3: read(0.004),
       minInletGauge_Pa: read(1700),
       maxInletGauge_Pa: read(5000),
+      condensing: 'yes',
       maxTestGauge_Pa: read(5000),
     },
   ]

@@ -17,6 +17,7 @@ import { Button } from '../ui/Button'
 import { Choice, InlineText } from '../ui/fields'
 import { knownOf, Ledger, QuantityRow } from '../ui/QuantityRow'
 import { Paper, Photos } from '../ui/Photos'
+import { ChoiceRow, yesNo } from '../ui/ChoiceRow'
 import { NotesHere, SheetPage } from '../ui/SheetPage'
 import { Parts } from './Parts'
 import { StayAndYear } from './StayAndYear'
@@ -173,6 +174,16 @@ function Plate({ appliance, index }: { readonly appliance: Appliance; readonly i
             onClear={() => edit([{ path: at(field.key), value: null }])}
           />
         ))}
+        {appliance.kind === 'boiler' && (
+          <ChoiceRow
+            label="Made to condense"
+            place={`appliances.${index}.condensing`}
+            why="One that is not must not get cool water back; one that is wants it."
+            value={appliance.condensing}
+            options={yesNo}
+            onChoose={(id) => edit([{ path: at('condensing'), value: id }])}
+          />
+        )}
       </Ledger>
       {burnsGas(appliance.kind) && (
         <Said>

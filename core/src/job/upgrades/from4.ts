@@ -19,6 +19,7 @@ export function from4(raw: Raw): Raw {
     appliances: rowsIn(raw.appliances).map((one) => ({
       maxInletGauge_Pa: null,
       aboveFill_m: null,
+      condensing: null,
       ...one,
     })),
     heating: isBranch(circuit)

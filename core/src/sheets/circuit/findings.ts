@@ -1,3 +1,4 @@
+import { heatingBoiler } from '../../job/heatingBoiler'
 import { makeUpWords } from '../../job/waterDocument'
 import { circuitFlowTemp_K } from '../circuitFacts'
 import { atMost } from '../../answer/expect'
@@ -27,6 +28,7 @@ export function circuitFindings(
   return [
     ...fluidFindings(document, heating, answer),
     ...floorFindings(document, heating, practice),
+    ...returnFindings(document, practice, answer),
     ...makeUpFindings(document, heating, practice),
     ...(answer
       ? [
@@ -91,6 +93,47 @@ function fluidFindings(
         ]
       : []),
   ]
+}
+
+/** Flue gas of natural gas and propane condenses on a return below this. Common practice, from memory: about 55 °C. */
+const condenses_K = 328.15
+
+/** A condensing boiler wants a cool return; one that is not made for it is eaten by it. */
+function returnFindings(
+  document: JobDocument,
+  practice: Practice,
+  answer: CircuitAnswer | undefined,
+): CircuitFinding[] {
+  const boiler = heatingBoiler(document)
+  if (!answer || !boiler?.condensing) return []
+  const coolest_K = Math.max(...answer.zones.map((zone) => zone.difference_K))
+  const returnTemp_K = circuitFlowTemp_K(document, practice) - coolest_K
+  const figures = { returnTemp_K, limitTemp_K: condenses_K }
+  const cool = returnTemp_K < condenses_K
+  const place = 'heat.flowTemp_K'
+  if (boiler.condensing === 'no' && cool)
+    return [
+      {
+        id: 'return-condenses',
+        severity: 'fix',
+        place,
+        source: sources.trade,
+        names: [boiler.name],
+        figures,
+      },
+    ]
+  return boiler.condensing === 'yes' && !cool
+    ? [
+        {
+          id: 'return-too-warm',
+          severity: 'note',
+          place,
+          source: sources.trade,
+          names: [boiler.name],
+          figures,
+        },
+      ]
+    : []
 }
 
 /** Floor loops want cooler water than radiators, and something that holds it when the mixer fails. */

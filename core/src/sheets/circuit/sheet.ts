@@ -186,12 +186,20 @@ const hasFloor = ({ emitters }: Heating): boolean =>
 
 /** What has to be known before anybody may call a circuit sound; its flows can be computed without it. */
 function decidesOf(
-  { water }: JobDocument,
+  document: JobDocument,
   heating: Heating,
   { words }: Practice,
 ): readonly Decides[] {
   const floor = hasFloor(heating)
+  const boiler = heatingBoiler(document)
+  const { water, appliances } = document
   return [
+    {
+      place: `appliances.${appliances.findIndex((one) => one.id === boiler?.id)}.condensing`,
+      what: `Whether ${boiler?.name ?? 'the boiler'} is made to condense`,
+      answer: boiler?.condensing,
+      asked: boiler !== undefined,
+    },
     {
       place: 'heating.floorMostTemp_K',
       what: 'Maximum flow temperature of the floor',

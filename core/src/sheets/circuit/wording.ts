@@ -14,6 +14,14 @@ export const circuitWordings = {
     head: `${show(f('shareRatio'), 'ratio', 0)} of glycol is more than is tabled.`,
     why: `Density and viscosity are known here up to ${show(f('mostRatio'), 'ratio', 0)} by mass. Past it nothing is computed in silence.`,
   }),
+  'return-condenses': (t) => ({
+    head: `The water comes back to ${t.n(0)} at ${hot(t, 'returnTemp_K')}, and it is not made to condense.`,
+    why: `Below about ${hot(t, 'limitTemp_K')} acid water forms inside it and eats it. Something that holds its return up, or a hotter flow, as its maker says.`,
+  }),
+  'return-too-warm': (t) => ({
+    head: `The water comes back to ${t.n(0)} at ${hot(t, 'returnTemp_K')}: it does not condense.`,
+    why: `Below about ${hot(t, 'limitTemp_K')} it gives what it was bought for. A cooler flow on mild days, or more difference.`,
+  }),
   'floor-too-hot': (t) => ({
     head: `The floor is fed at ${hot(t, 'flowTemp_K')} with nothing that mixes it down; it stands ${hot(t, 'mostTemp_K')}.`,
     why: 'Screed cracks, timber shrinks and feet burn. A mixer of its own, or cooler water for the whole circuit.',

@@ -39,6 +39,7 @@ export function waterFindings(
         figures: { volume_m3, wait_s, most_s: practice.water.waitMost_s },
         source: practice.water.waitSource,
       })),
+    ...standingFindings(practice, answer),
     ...fireFindings(answer),
     ...answer.mixers
       .filter(
@@ -56,6 +57,7 @@ export function waterFindings(
       })),
     ...makeUpFindings(document, answer),
     ...loopFindings(document, answer),
+    ...returnFindings(document, practice, answer),
     ...(answer.uncovered.length > 0
       ? [
           {
@@ -219,6 +221,41 @@ function mainFindings({ curve, staticGauge_Pa, total_m3_s }: WaterAnswer): Water
         },
       ]
     : []
+}
+
+/** What a secondary return comes back at, where the practice has a least. */
+function returnFindings(
+  document: JobDocument,
+  { water }: Practice,
+  { loop }: WaterAnswer,
+): WaterFinding[] {
+  const least_K = water.returnLeast_K
+  if (!loop || least_K === undefined) return []
+  return loop.returns
+    .filter(({ endTemp_K }) => !atMost(least_K, endTemp_K))
+    .map(({ back, endTemp_K }) => ({
+      id: 'loop-returns-cool',
+      severity: 'fix',
+      place: `water.loop.returns.${document.water.loop?.returns.indexOf(back) ?? 0}`,
+      names: [back.name],
+      figures: { returnTemp_K: endTemp_K, leastTemp_K: least_K },
+      source: water.standingSource,
+    }))
+}
+
+/** Water that stands warm for days is where bacteria grow: in a long branch, or in a loop that comes back cool. */
+function standingFindings(practice: Practice, answer: WaterAnswer): WaterFinding[] {
+  const { standingMost_m3, standingSource: source } = practice.water
+  return answer.waits
+    .filter(({ volume_m3 }) => !atMost(volume_m3, standingMost_m3))
+    .map(({ pipe, volume_m3 }) => ({
+      id: 'water-stands',
+      severity: 'fix',
+      place: pipe.place,
+      names: [pipe.end?.outlet.name ?? pipe.segment.name],
+      figures: { volume_m3, most_m3: standingMost_m3 },
+      source,
+    }))
 }
 
 function fireFindings(answer: WaterAnswer): WaterFinding[] {

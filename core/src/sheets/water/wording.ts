@@ -29,6 +29,14 @@ export const waterWordings = {
     head: `${flow(t, 'flow_m3_s')} at once is more than was ever drawn here.`,
     why: `The main was measured up to ${flow(t, 'measured_m3_s')}; past that its curve is a guess.`,
   }),
+  'loop-returns-cool': (t) => ({
+    head: `${t.n(0)} comes back at ${t.show(t.f('returnTemp_K'), 'temperature')}.`,
+    why: `At ${t.show(t.f('leastTemp_K'), 'temperature')} or more nothing grows in the loop. Store it hotter, let it cool less on its way round, or lag it better.`,
+  }),
+  'water-stands': (t) => ({
+    head: `${t.show(t.f('volume_m3'), 'small-volume')} of hot water stands in the branch to ${t.n(0)}.`,
+    why: `Up to ${t.show(t.f('most_m3'), 'small-volume')} is borne: more goes lukewarm between uses, and bacteria grow in it. A shorter or narrower branch, a secondary return past it, or an outlet that is used every day.`,
+  }),
   'water-wait-long': (t) => ({
     head: `${t.n(0)} waits ${Math.round(t.f('wait_s'))} s for hot water.`,
     why: `${t.show(t.f('volume_m3'), 'small-volume')} stand in the pipe. Up to ${Math.round(t.f('most_s'))} s is borne; a smaller pipe, a nearer heater or a secondary return.`,
