@@ -1,5 +1,6 @@
-import type { SheetId } from '@hestian/core'
+import type { JudgedSheet, SheetId } from '@hestian/core'
 import { stageSheets } from '@hestian/core'
+import type { ReactNode } from 'react'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import styled from 'styled-components'
@@ -10,76 +11,107 @@ import { Mark } from '../ui/icons'
 
 /** The end of a sheet: prove it, or what it still waits for, or who proved it. */
 export function ProveSheet({ sheet }: { readonly sheet: SheetId }) {
-  const { judgement, act, nameOf, state } = useJob()
-  const [sending, setSending] = useState(false)
+  const { judgement } = useJob()
   const judged = judgement.sheets[sheet]
-  const next = nextSheet(sheet)
-  if (judged.state === 'does-not-apply')
-    return (
-      <Bar>
-        <span>{judged.because} It counts as done.</span>
-        {next && <Link to={`/jobs/${state.id}/${next}`}>Next: {judgement.sheets[next].name}</Link>}
-      </Bar>
-    )
-  if (judged.state === 'not-begun')
-    return (
-      <Bar>
-        <span>
-          Not begun: nobody has said yet what there is on this job.{' '}
-          <Link to={`/jobs/${state.id}/plates`}>Rating plates</Link> is where that begins.
-        </span>
-      </Bar>
-    )
-  if (judged.state === 'proven') {
-    return (
-      <Bar>
-        <Mark kind="pass" />
-        <span>
-          Proven{judged.proof ? ` by ${nameOf(judged.proof.by)}, ${dayTime(judged.proof.at)}` : ''}.
-          A later change to what it rests on opens it again.
-        </span>
-        {next && <Link to={`/jobs/${state.id}/${next}`}>Next: {judgement.sheets[next].name}</Link>}
-      </Bar>
-    )
+  switch (judged.state) {
+    case 'does-not-apply':
+      return <Settled judged={judged}>{judged.because} It counts as done.</Settled>
+    case 'proven':
+      return <Proven judged={judged} />
+    case 'not-begun':
+      return <NotBegun />
+    case 'ready':
+      return <Ready sheet={sheet} />
+    case 'stop':
+      return (
+        <Bar>
+          <Button look="wait" isDisabled>
+            Prove this sheet: waits for a stop to be cleared
+          </Button>
+        </Bar>
+      )
+    case 'incomplete':
+      return <Incomplete judged={judged} />
   }
-  if (judged.state === 'ready')
-    return (
-      <Bar>
-        <Button
-          look="go"
-          isDisabled={sending}
-          onPress={async () => {
-            setSending(true)
-            await act('/proofs', { sheet })
-            setSending(false)
-          }}
-        >
-          Prove this sheet
-        </Button>
-        <span>Your name stands beside it.</span>
-      </Bar>
-    )
-  const waits =
-    judged.state === 'stop'
-      ? 'an open stop'
-      : judged.missing
-          .slice(0, 3)
-          .map((gap) => gap.what)
-          .join('; ')
+}
+
+/** What is settled, and where to go from here. */
+function Settled({
+  judged,
+  children,
+}: {
+  readonly judged: JudgedSheet
+  readonly children: ReactNode
+}) {
+  const { judgement, state } = useJob()
+  const next = nextSheet(judged.id)
+  return (
+    <Bar>
+      {judged.state === 'proven' && <Mark kind="pass" />}
+      <span>{children}</span>
+      {next && <Link to={`/jobs/${state.id}/${next}`}>Next: {judgement.sheets[next].name}</Link>}
+    </Bar>
+  )
+}
+
+function Proven({ judged }: { readonly judged: JudgedSheet }) {
+  const { nameOf } = useJob()
+  const { proof } = judged
+  return (
+    <Settled judged={judged}>
+      Proven{proof ? ` by ${nameOf(proof.by)}, ${dayTime(proof.at)}` : ''}. A later change to what
+      it rests on opens it again.
+    </Settled>
+  )
+}
+
+function NotBegun() {
+  const { state } = useJob()
+  return (
+    <Bar>
+      <span>
+        Not begun: nobody has said yet what there is on this job.{' '}
+        <Link to={`/jobs/${state.id}/plates`}>Rating plates</Link> is where that begins.
+      </span>
+    </Bar>
+  )
+}
+
+function Ready({ sheet }: { readonly sheet: SheetId }) {
+  const { act } = useJob()
+  const [sending, setSending] = useState(false)
+  return (
+    <Bar>
+      <Button
+        look="go"
+        isDisabled={sending}
+        onPress={async () => {
+          setSending(true)
+          await act('/proofs', { sheet })
+          setSending(false)
+        }}
+      >
+        Prove this sheet
+      </Button>
+      <span>Your name stands beside it.</span>
+    </Bar>
+  )
+}
+
+/** So many of what is missing are named; the rest stand in the margin. */
+const named = 3
+
+function Incomplete({ judged: { missing } }: { readonly judged: JudgedSheet }) {
+  const waits = missing.slice(0, named).map((gap) => gap.what)
   return (
     <Bar>
       <Button look="wait" isDisabled>
         Prove this sheet: waits for{' '}
-        {judged.state === 'stop'
-          ? 'a stop to be cleared'
-          : judged.missing.length === 1
-            ? 'one thing'
-            : `${judged.missing.length} things`}
+        {missing.length === 1 ? 'one thing' : `${missing.length} things`}
       </Button>
       <span>
-        {judged.state === 'stop'
-          ? ''
-          : `Missing: ${waits}${judged.missing.length > 3 ? ' and more' : ''}.`}
+        Missing: {waits.join('; ')}
+        {missing.length > named ? ' and more' : ''}.
       </span>
     </Bar>
   )

@@ -29,16 +29,7 @@ export function waterFindings(
     ...outletFindings(document, answer),
     ...pipeFindings(practice, answer),
     ...mainFindings(answer),
-    ...answer.waits
-      .filter((wait) => wait.wait_s > practice.water.waitMost_s)
-      .map(({ pipe, volume_m3, wait_s }): WaterFinding => ({
-        id: 'water-wait-long',
-        severity: 'note',
-        place: pipe.place,
-        names: [pipe.end?.outlet.name ?? pipe.segment.name],
-        figures: { volume_m3, wait_s, most_s: practice.water.waitMost_s },
-        source: practice.water.waitSource,
-      })),
+    ...waitFindings(practice, answer),
     ...standingFindings(practice, answer),
     ...fireFindings(answer),
     ...answer.mixers
@@ -222,6 +213,18 @@ function mainFindings({ curve, staticGauge_Pa, total_m3_s }: WaterAnswer): Water
       ]
     : []
 }
+
+const waitFindings = ({ water }: Practice, { waits }: WaterAnswer): WaterFinding[] =>
+  waits
+    .filter((wait) => wait.wait_s > water.waitMost_s)
+    .map(({ pipe, volume_m3, wait_s }) => ({
+      id: 'water-wait-long',
+      severity: 'note',
+      place: pipe.place,
+      names: [pipe.end?.outlet.name ?? pipe.segment.name],
+      figures: { volume_m3, wait_s, most_s: water.waitMost_s },
+      source: water.waitSource,
+    }))
 
 /** What a secondary return comes back at, where the practice has a least. */
 function returnFindings(
