@@ -56,6 +56,23 @@ describe('a proof', () => {
     expect(proofOf(higher, 'vessel', given)).toBeUndefined()
     expect(proofOf(further, 'vessel', given)).toBeDefined()
   })
+  test.each([
+    ['gas', juniperRidge(), ['survey', 'looked', 'location', 'answer'], 'cellar', 'propane-low'],
+    ['heat', kestrelWeir(), ['site', 'building'], 'care', undefined],
+    ['circuit', kestrelWeir(), ['water', 'makeUp', 'device'], 'double-check', 'make-up-too-weak'],
+  ] as const)(
+    'of %s is open again, and a page that remembers says so, when what a danger hangs on changes',
+    (sheet, job, path, value, finding) => {
+      const remembers = solver()
+      const before = remembers(job)
+      const answers = (of: Solution) =>
+        Object.fromEntries(solvedSpecs.map(({ id }) => [id, answerOf<unknown>(of[id])]))
+      const changed = applyEdits(job, [{ path: [...path], value }])
+      const after = remembers(changed)
+      expect(restsOn(sheet, changed, answers(after))).not.toBe(restsOn(sheet, job, answers(before)))
+      if (finding) expect(after.findings.map(({ id }) => id)).toContain(finding)
+    },
+  )
   test('stays when a photograph is added: it proves an input and is none', () => {
     const given = restsOn('vessel', kestrel, {})
     const photographed = applyEdits(kestrel, [

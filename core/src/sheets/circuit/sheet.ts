@@ -285,6 +285,7 @@ export const circuitSpec = sheetSpec()({
         floorMostTemp_K: heating?.floorMostTemp_K,
         floorMixer: heating?.floorMixer,
         floorCutOut: heating?.floorCutOut,
+        device: document.water.makeUp.device,
         feedStays: document.water.makeUp.feedStays,
         building: document.site.building,
       }),

@@ -510,6 +510,8 @@ export const gasSpec = sheetSpec()({
     survey.fuel,
     survey.elevation_m,
     survey.looked.shakes,
+    // Propane lies where it stands low.
+    ...(survey.fuel === 'propane' ? [survey.looked.location] : []),
   ],
   beside: ({ appliances }) => [appliances],
   solve: gasSheet,

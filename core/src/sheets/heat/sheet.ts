@@ -1,7 +1,7 @@
 import { drawsHot } from '../../methods/demand/outletKinds'
 import { heatWordings } from './wording'
 import { heatSentence } from './sentence'
-import { sheetSpec } from '../sheetSpec'
+import { added, sheetSpec } from '../sheetSpec'
 import { atMost } from '../../answer/expect'
 import {
   outletFlow_m3_s,
@@ -259,7 +259,7 @@ export const heatSpec = sheetSpec()({
   stage: 'design',
   wordings: heatWordings,
   place: 'heat',
-  inputs: ({ heat, hotWater, schools, survey, appliances }) => [
+  inputs: ({ heat, hotWater, schools, survey, appliances, site }) => [
     heat,
     hotWater?.outlets,
     hotWater?.scenario,
@@ -279,6 +279,7 @@ export const heatSpec = sheetSpec()({
     survey.fuel,
     survey.elevation_m,
     ...burningBeside(appliances),
+    ...added({ building: site.building }),
   ],
   beside: ({ heating }) => [heating !== null],
   solve: heatSheet,
