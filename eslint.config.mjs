@@ -81,14 +81,18 @@ const webAlone = pattern(
 const pageFolders = [
   'circuit',
   'commission',
+  'exchange',
   'gas',
   'handover',
   'heat',
   'jobs',
+  'kinds',
+  'list',
   'prove',
   'relief',
   'safety',
   'survey',
+  'unsafe',
   'vessel',
   'water',
 ]

@@ -18,6 +18,7 @@ import {
   blankAppliance,
   blankDischarge,
   blankDocument,
+  blankExchange,
   blankGasEnd,
   blankGasSegment,
   blankHeating,
@@ -169,7 +170,7 @@ const passing = (
   zoneId: string | null = null,
 ): CircuitPart => ({ id, name, kind, zoneId, drop_Pa, atFlow_m3_s, water_m3 })
 const inlet = (kinds: readonly InletKind[]) =>
-  kinds.map((kind) => ({ id: kind, kind, reversed: false }))
+  kinds.map((kind) => ({ id: kind, kind, reversed: false, maker: null }))
 
 type PipePiece = Extract<DischargePiece, { kind: 'pipe' }>
 /** A discharge run, pipes by material, size, length in m and how they run. */
@@ -204,6 +205,7 @@ export function kestrelWeir(): JobDocument {
     practice: 'uk-ireland',
   })
   job.site.building = 'other'
+  job.work.kinds = ['heating-new', 'stored-hot-water']
   job.site.notes = 'Plant room behind the changing rooms. Key with the bosun.'
   job.survey = {
     ...job.survey,
@@ -784,6 +786,7 @@ export function juniperRidge(): JobDocument {
     practice: 'north-america',
   })
   job.site.building = 'other'
+  job.work.kinds = ['heating-new', 'instantaneous-heater', 'inspection-only']
   job.site.notes = 'Strap the heater at upper and lower third. Road closed after snow.'
   job.survey = {
     ...job.survey,
@@ -1173,6 +1176,67 @@ export function juniperRidge(): JobDocument {
   return job
 }
 
+/** A scout hut whose boiler relief weeps: one valve exchanged, its cause put right. All figures invented. */
+export function thornfieldScoutHut(): JobDocument {
+  const job = blankDocument({
+    name: 'Thornfield Scout Hut',
+    address: '48 Mill Lane, Thornfield',
+    practice: 'north-america',
+  })
+  job.site.building = 'other'
+  job.site.notes =
+    'Boiler in the closet behind the kitchen. Puddle under the relief after every meeting.'
+  job.survey.visitedOn = '2026-11-19'
+  job.appliances = [
+    {
+      ...blankAppliance({ id: 'boiler', name: 'Hut boiler', kind: 'boiler' }),
+      input_W: plate(105, 'kBtuH'),
+      output_W: plate(87, 'kBtuH'),
+      maxWorkingGauge_Pa: plate(50, 'psi'),
+      stay: 'stays',
+      madeYear: 2009,
+      maker: { make: 'Corrie Hearth', model: 'CH-105', serial: '0907-4415', year: null },
+    },
+  ]
+  const valve = (id: string, name: string) =>
+    blankPart({ id, name, kind: 'relief-valve', circuit: 'heating' })
+  job.parts = [
+    {
+      ...valve('old-relief', 'Old relief valve'),
+      setGauge_Pa: plate(30, 'psi'),
+      capacity_W: plate(325, 'kBtuH'),
+      stay: 'goes',
+      madeYear: 2009,
+    },
+    {
+      ...valve('new-relief', 'New relief valve'),
+      setGauge_Pa: plate(30, 'psi'),
+      capacity_W: plate(535, 'kBtuH'),
+      madeYear: 2026,
+      maker: { make: 'Larkspur Valve', model: 'LV-30 3/4', serial: 'B2231', year: null },
+    },
+  ]
+  job.work = {
+    kinds: ['safety-part-exchanged'],
+    exchange: {
+      ...blankExchange({
+        part: 'relief-valve',
+        plantId: 'boiler',
+        oldId: 'old-relief',
+        newId: 'new-relief',
+      }),
+      plantBelow_m: taped(1.5, 'ft'),
+      connection: 'same',
+      between: 'nothing',
+      endSafe: 'yes',
+      cause: 'vessel',
+      causeSays: 'Tank flat, no air at its valve, no water either; pumped to 12 psi and held',
+      causeDone: 'yes',
+    },
+  }
+  return job
+}
+
 /** A ferry kiosk with a flat above: a storage heater outdoors and a cooktop, no heating circuit. All figures invented. */
 export function saltbushFerry(): JobDocument {
   const job = blankDocument({
@@ -1181,6 +1245,7 @@ export function saltbushFerry(): JobDocument {
     practice: 'australia-new-zealand',
   })
   job.site.building = 'other'
+  job.work.kinds = ['storage-heater-exchanged']
   job.site.notes = 'Heater stands outdoors on the river side. Salt air.'
   job.survey = {
     ...job.survey,

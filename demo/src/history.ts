@@ -9,6 +9,7 @@ import type {
   SheetId,
   Solution,
   Step,
+  Ticking,
   TightnessPlan,
 } from '@hestian/core'
 import {
@@ -22,6 +23,7 @@ import {
   signStep,
   solve,
   surveyFields,
+  tickItem,
 } from '@hestian/core'
 import { people } from './people'
 
@@ -209,6 +211,18 @@ export class History {
     if (run.repaired) this.add({ kind: 'repaired', testId, what: run.repaired })
     this.later(6)
     for (const record of off) this.add({ kind: 'put-back', off: record.id })
+    return this
+  }
+
+  /** Ticks the work list in its order until an item of that id is next. */
+  tickUntil(itemId: string | undefined, said: Readonly<Record<string, Partial<Ticking>>>): this {
+    for (const { item, ticked } of this.judgement().items) {
+      if (item.id === itemId) return this
+      if (ticked) continue
+      const plain: Ticking = { answer: 'done', because: '', text: '' }
+      this.later(5)
+      this.take(tickItem(this.judgement(), item.id, lead, { ...plain, ...said[item.id] }))
+    }
     return this
   }
 

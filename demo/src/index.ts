@@ -1,11 +1,12 @@
 import type { JobFile, Person } from '@hestian/core'
-import { juniperRidge, kestrelWeir, saltbushFerry } from './documents'
+import { juniperRidge, kestrelWeir, saltbushFerry, thornfieldScoutHut } from './documents'
+import { psi_Pa } from '@hestian/core'
 import { History } from './history'
 import { people } from './people'
 
 const apprentice = people[2] as Person
 
-/** The three demo jobs, made by the rules of the app from invented documents. The files in demo/jobs are these, written out. */
+/** The demo jobs, made by the rules of the app from invented documents. The files in demo/jobs are these, written out. */
 export const demoJobs = (): Readonly<Record<string, JobFile>> =>
   structuredClone((made ??= makeJobs()))
 let made: Readonly<Record<string, JobFile>> | undefined
@@ -13,7 +14,7 @@ let made: Readonly<Record<string, JobFile>> | undefined
 function makeJobs(): Readonly<Record<string, JobFile>> {
   const kestrel = new History('kestrel-weir', kestrelWeir(), '2026-11-03T08:40:00Z')
     .readings(apprentice)
-    .prove('site', 'readings', 'plates', 'place')
+    .prove('work', 'site', 'readings', 'plates', 'place')
     .later(2600)
     .prove('heat', 'circuit', 'vessel', 'safety', 'relief', 'gas', 'water')
     .later(12900)
@@ -33,13 +34,26 @@ function makeJobs(): Readonly<Record<string, JobFile>> {
       },
       'co-alarm': { verdict: 'not-inspected', note: '', because: 'no power in the bunkhouse yet' },
     })
-    .prove('site', 'readings', 'plates', 'place', 'inspection')
+    .prove('work', 'site', 'readings', 'plates', 'place', 'inspection')
   const saltbush = new History('saltbush-ferry', saltbushFerry(), '2026-11-12T22:05:00Z')
     .readings(apprentice)
-    .prove('site', 'readings', 'plates', 'place', 'heat', 'safety', 'relief', 'gas')
+    .prove('work', 'site', 'readings', 'plates', 'place', 'heat', 'safety', 'relief', 'gas')
     .later(3000)
   saltbush.tightness({ fall_Pa: 0 }).prove('tightness').later(60).stepsUntil('tap-temp')
+  const psi = (figure: number) => ({ si: figure * psi_Pa, typed: `${figure} psi` })
+  const thornfield = new History(
+    'thornfield-scout-hut',
+    thornfieldScoutHut(),
+    '2026-11-19T14:20:00Z',
+  )
+    .prove('work', 'exchange')
+    .tickUntil('hot-read', {
+      asbestos: { text: '' },
+      'let-down': { reading: psi(0) },
+      refilled: { reading: psi(12) },
+    })
   return {
+    'thornfield-scout-hut': thornfield.file('0426'),
     'kestrel-weir': kestrel.file('0417'),
     'juniper-ridge': juniper.file('0423'),
     'saltbush-ferry': saltbush.file('0421'),

@@ -91,6 +91,15 @@ export const SignStep = z.object({
   reading: z.object({ si: z.number().finite(), typed: z.string().max(80) }).optional(),
 })
 export const Act = z.object(act)
+export const ItemParams = z.object({ jobId: wireId, itemId: wireId })
+export const TickOff = z.object({
+  ...act,
+  answer: z.enum(['done', 'not-here']),
+  because: z.string().max(200, 'at most 200 characters').default(''),
+  text: z.string().max(400, 'at most 400 characters').default(''),
+  reading: z.object({ si: z.number().finite(), typed: z.string().max(80) }).optional(),
+})
+export const UnsafeParams = z.object({ jobId: wireId, unsafeId: recordId })
 export const ProveSheet = z.object({ ...act, sheet: z.enum(sheetIds) })
 export const BeginTest = z.object({
   ...act,

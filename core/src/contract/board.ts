@@ -68,6 +68,10 @@ export const BoardRow = z.object({
   fixes: z.number().int(),
   off: z.number().int(),
   snags: z.number().int(),
+  /** Unsafe situations that nobody has put right. */
+  unsafe: z.number().int(),
+  /** What the work is, in words; empty while nobody has said. */
+  work: z.string(),
   /** Share of each stage, in the order of {@link boardStages} without the last. */
   shares: z.array(z.number()),
   frozen: z.string().nullable(),

@@ -7,6 +7,7 @@ export const refusals = {
   'no-such-job': { status: 404, means: 'No job has this id.' },
   'no-such-test': { status: 404, means: 'This job has no such test.' },
   'no-such-revision': { status: 404, means: 'This job has no revision of that letter.' },
+  'no-such-record': { status: 404, means: 'This job has no such record.' },
   'no-such-person': { status: 400, means: 'Nobody of that id works here.' },
   'no-such-gauge': { status: 404, means: 'No gauge of that name is set up.' },
   'no-such-step': { status: 409, means: 'The step or guard is not open.' },

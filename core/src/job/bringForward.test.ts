@@ -8,7 +8,7 @@ const appliance = {
   ...{ input_W: known(24000), output_W: known(5e-324), maxWorkingGauge_Pa: null, water_m3: null },
   ...{ builtInVessel_m3: known(1e-9), builtInChargeGauge_Pa: null, minInletGauge_Pa: null },
   ...{ maxTestGauge_Pa: null, maxInletGauge_Pa: null, aboveFill_m: null, condensing: null },
-  ...{ madeYear: null, photos: [] },
+  ...{ madeYear: null, maker: null, photos: [] },
   papers: { manual: null, installation: null, charts: null },
 }
 

@@ -3,14 +3,15 @@ import { buildings } from '../practice/buildings'
 import { practiceNames } from '../practice/practiceNames'
 import { blankSchools, schoolsShape } from '../practice/schools'
 import { blankHeat, Heat, HotWater } from './hotWaterDocument'
-import { Evidence, id, known, madeYear, name, photos, rowsOf } from './known'
+import { Evidence, id, known, madeYear, Maker, name, photos, rowsOf } from './known'
 import { blankPan, DrainPan, Heating, ReliefValve } from './pressureDocument'
 import { blankSurvey, partKinds, Survey } from './surveyDocument'
 import { blankGasRules, GasSupply } from './gasDocument'
 import { blankWater, PipePrices, Water } from './waterDocument'
+import { blankWork, Work } from './workDocument'
 
 /** The version that this code writes. Older files are brought forward by `upgradeDocument`. */
-export const documentVersion = 5
+export const documentVersion = 6
 
 export const applianceKinds = [
   'boiler',
@@ -49,6 +50,7 @@ export const Appliance = z.object({
   /** New here, there already and staying, or there and taken out. */
   stay: z.enum(['new', 'stays', 'goes']),
   madeYear: madeYear.nullable(),
+  maker: Maker.nullable(),
   /** What must be on site at the end; null while it is not. */
   papers: z.object({
     manual: Evidence.nullable(),
@@ -72,6 +74,7 @@ export const Part = z.object({
   chargeGauge_Pa: known('water-pressure'),
   stay: z.enum(['new', 'stays', 'goes']),
   madeYear: madeYear.nullable(),
+  maker: Maker.nullable(),
   photos,
 })
 export type Part = z.infer<typeof Part>
@@ -88,6 +91,8 @@ export const JobDocument = z.object({
   }),
   /** Where schools disagree: the installer's choice; null takes the practice's own. */
   schools: schoolsShape,
+  /** What is done here; what is asked follows from it. */
+  work: Work,
   survey: Survey,
   appliances: rowsOf(Appliance, 50),
   parts: rowsOf(Part, 50),
@@ -115,6 +120,7 @@ export const blankDocument = (site: {
   practice: site.practice,
   site: { name: site.name, address: site.address, notes: '', building: null },
   schools: blankSchools,
+  work: blankWork,
   survey: blankSurvey,
   appliances: [],
   parts: [],
@@ -145,6 +151,7 @@ export const blankAppliance = (plate: Pick<Appliance, 'id' | 'name' | 'kind'>): 
   condensing: null,
   stay: 'new',
   madeYear: null,
+  maker: null,
   papers: { manual: null, installation: null, charts: null },
   photos: [],
 })
@@ -159,5 +166,6 @@ export const blankPart = (part: Pick<Part, 'id' | 'name' | 'kind' | 'circuit'>):
   chargeGauge_Pa: null,
   stay: 'stays',
   madeYear: null,
+  maker: null,
   photos: [],
 })

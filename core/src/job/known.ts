@@ -68,6 +68,15 @@ export const madeYear = z
   .min(1900, 'must be 1900 or later')
   .max(2100, 'must be 2100 or earlier')
 
+/** Who made a thing and which one it is, as its plate says. The year stands here where the thing has no field of its own for it. */
+export const Maker = z.object({
+  make: z.string().max(80, 'at most 80 characters'),
+  model: z.string().max(80, 'at most 80 characters'),
+  serial: z.string().max(80, 'at most 80 characters'),
+  year: madeYear.nullable(),
+})
+export type Maker = z.infer<typeof Maker>
+
 export const evidenceTypes = ['image/jpeg', 'image/png', 'image/webp', 'application/pdf'] as const
 
 /** A photograph or paper, kept by the SHA-256 of its bytes. */

@@ -5,7 +5,7 @@ import { materialNames } from '../methods/materials/pipes'
 import { valveOutlets } from '../methods/relief/catalogue'
 import { dischargeMaterials, dischargeSizes } from '../methods/relief/dischargePipe'
 import { inletKinds } from '../methods/inlet-group/inletGroup'
-import { count, id, known, name, quantity, rowsOf } from './known'
+import { count, id, known, Maker, name, quantity, rowsOf } from './known'
 
 const yesNo = z.enum(['yes', 'no']).nullable()
 
@@ -108,6 +108,7 @@ export const FurtherVessel = z.object({
   chargeGauge_Pa: known('water-pressure'),
   maxWorkingGauge_Pa: known('water-pressure'),
   position: VesselPosition.nullable(),
+  maker: Maker.nullable(),
 })
 
 export const Heating = z.object({
@@ -139,6 +140,7 @@ export const Heating = z.object({
   /** Most of its volume that the vessel may hold as water; null where its maker gives no limit. */
   vesselAcceptance: known('ratio'),
   vesselMaxWorkingGauge_Pa: known('water-pressure'),
+  vesselMaker: Maker.nullable(),
   /** Heights above the fill point; null is at the fill point. */
   vesselHeight_m: known('length'),
   reliefHeight_m: known('length'),
@@ -178,6 +180,7 @@ export const blankHeating = (boilerId: string | null): Heating => ({
   furtherVessels: [],
   vesselAcceptance: null,
   vesselMaxWorkingGauge_Pa: null,
+  vesselMaker: null,
   vesselHeight_m: null,
   reliefHeight_m: null,
   position: blankPosition,
@@ -196,6 +199,7 @@ export const InletPart = z.object({
   kind: z.enum(inletKinds),
   /** Its arrow points against the flow. */
   reversed: z.boolean(),
+  maker: Maker.nullable(),
 })
 
 /** What keeps a store of hot water from bursting: settings, the inlet group in flow order, and what cuts the heat off. */
@@ -290,6 +294,7 @@ export const ReliefValve = z.object({
   valveBetween: yesNo,
   /** The part it takes the place of. */
   replacesId: z.string().max(60).nullable(),
+  maker: Maker.nullable(),
   discharge: Discharge,
 })
 export type ReliefValve = z.infer<typeof ReliefValve>
@@ -302,6 +307,7 @@ export const blankRelief = (relief: Pick<ReliefValve, 'id' | 'name' | 'guards'>)
   lever: null,
   valveBetween: null,
   replacesId: null,
+  maker: null,
   discharge: blankDischarge,
 })
 

@@ -253,9 +253,13 @@ export const lookQuestion = (key: LookKey): LookQuestion =>
 export const answerText = (key: LookKey, answer: string): string =>
   lookQuestion(key).answers.find((one) => one.id === answer)?.text ?? answer
 
+/** A text with the practice's words in the place of their names in braces. */
+export const withWords = (text: string, words: Readonly<Record<string, string>>): string =>
+  text.replace(/\{(\w+)\}/g, (_, key: string) => words[key] ?? key)
+
 /** A text with the practice's own words in place of `{word}`. A sentence that begins with one begins with a capital. */
 export function inWords(text: string, words: Readonly<Record<string, string>>): string {
-  const put = text.replace(/\{(\w+)\}/g, (_, key: string) => words[key] ?? key)
+  const put = withWords(text, words)
   return put.charAt(0).toUpperCase() + put.slice(1)
 }
 

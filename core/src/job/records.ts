@@ -4,6 +4,7 @@ import { day, photos, siteBases } from './known'
 import { surveyFields } from './fields'
 import { lookQuestions } from './questions'
 import { Draught } from './surveyDocument'
+import { unsafeClasses } from '../practice/unsafe'
 
 export const recordId = z
   .string()
@@ -195,6 +196,55 @@ export const recordKinds = [
       typed: z.string().max(80).optional(),
     },
     ({ typed }) => (typed ? `A step, ${typed}` : 'A step'),
+  ),
+  kindOf(
+    'ticked',
+    {
+      item: z.string().min(1).max(60),
+      answer: z.enum(['done', 'not-here']),
+      /** Why it is not called for here. */
+      because: short,
+      si: finite.optional(),
+      typed: z.string().max(80).optional(),
+      /** What it asks to be written down. */
+      text: z.string().max(400),
+    },
+    ({ answer, typed, text }) =>
+      [answer === 'done' ? 'Work list' : 'Work list, not called for', typed, text]
+        .filter(Boolean)
+        .join(', '),
+  ),
+  kindOf(
+    'made-safe',
+    {
+      where: z.string().trim().min(3, 'say where it leaked').max(400),
+      how: z.enum(['repaired', 'capped', 'disconnected', 'valve-shut', 'meter-shut']),
+      /** What is without gas now. */
+      without: z.string().max(400),
+      photos: photos.optional(),
+    },
+    ({ where }) => `Made safe: ${where}`,
+  ),
+  kindOf(
+    'unsafe',
+    {
+      class: z.enum(unsafeClasses),
+      what: z.string().trim().min(3, 'say what is unsafe').max(400),
+      done: z.string().trim().min(3, 'say what was done').max(400),
+      label: z.enum(['hung', 'not-possible']),
+      notice: z.enum(['signed', 'refused', 'nobody-there']),
+      toWhom: short,
+      reportedTo: short,
+      /** The sheet it was seen from. */
+      sheet: z.string().max(20),
+      photos: photos.optional(),
+    },
+    ({ what }) => `Unsafe: ${what}`,
+  ),
+  kindOf(
+    'unsafe-ended',
+    { unsafe: recordId, how: z.string().trim().min(3, 'say how it was put right').max(400) },
+    ({ how }) => `Unsafe no longer: ${how}`,
   ),
   kindOf(
     'prove-sheet',

@@ -1,5 +1,5 @@
-/** Fields that came with version 5: while nobody has filled them, a proof given before still rests on the same. */
-const sinceFive = new Set([
+/** Fields that came with version 5 or later: while nobody has filled them, a proof given before still rests on the same. */
+const later = new Set([
   'maxInletGauge_Pa',
   'aboveFill_m',
   'condensing',
@@ -12,13 +12,14 @@ const sinceFive = new Set([
   'position',
   'building',
   'feedStays',
+  'maker',
+  'vesselMaker',
 ])
 
 /** Whether a field is new and empty, as good as not there. */
-export const isUnfilled = (key: string, value: unknown): boolean =>
-  value === null && sinceFive.has(key)
+export const isUnfilled = (key: string, value: unknown): boolean => value === null && later.has(key)
 
-/** A value as it was before version 5, as far as nobody has filled what came with it. */
+/** A value as it was before them, as far as nobody has filled what came with it. */
 export function withoutUnfilled<T>(value: T): T {
   if (Array.isArray(value)) return value.map((one: unknown) => withoutUnfilled(one)) as T
   if (typeof value !== 'object' || value === null) return value

@@ -31,6 +31,8 @@ export type Vocabulary = Readonly<Record<string, string>> & {
   readonly lagging: string
   readonly temperatureRelief: string
   readonly reducingValve: string
+  /** Gas pressure after the appliance's own valve. */
+  readonly burnerPressure: string
 }
 
 /** Data and rules of one place. A figure whose source is 'assumed' is a setting to confirm locally. */
@@ -258,6 +260,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       lagging: 'lagging',
       temperatureRelief: 'temperature and pressure relief valve',
       reducingValve: 'pressure reducing valve',
+      burnerPressure: 'burner pressure',
     },
     vessel: {
       method: 'en12828',
@@ -449,6 +452,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       lagging: 'insulation',
       temperatureRelief: 'T&P valve',
       reducingValve: 'pressure reducing valve',
+      burnerPressure: 'manifold pressure',
     },
     vessel: {
       method: 'handbook',
@@ -604,6 +608,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       lagging: 'lagging',
       temperatureRelief: 'PTR valve',
       reducingValve: 'pressure limiting valve',
+      burnerPressure: 'burner pressure',
     },
     vessel: {
       method: 'en12828',

@@ -1,7 +1,13 @@
-import { juniperRidge, kestrelWeir, saltbushFerry } from '../../../demo/src/documents'
+import {
+  juniperRidge,
+  kestrelWeir,
+  saltbushFerry,
+  thornfieldScoutHut,
+} from '../../../demo/src/documents'
 import type { JobDocument } from '../job/document'
 import { change } from './findingCases.testing'
 import { house, read } from './house.testing'
+import { isSheetAsked } from './askedSheets'
 import { judge } from './judge'
 import { solvedSpecs } from './sheets'
 import { solve } from './solve'
@@ -15,7 +21,8 @@ const uk = kestrelWeir()
 const us = juniperRidge()
 const au = saltbushFerry()
 const home = house('uk-ireland')
-const jobs = { uk, us, au, home } as const
+const exchange = thornfieldScoutHut()
+const jobs = { uk, us, au, home, exchange } as const
 
 type Row = readonly [
   fault: string,
@@ -377,6 +384,7 @@ const pressure: readonly Row[] = [
             from: 'below',
             carriedBy: 'bracket',
           },
+          maker: null,
         },
       ],
     },
@@ -390,6 +398,7 @@ const pressure: readonly Row[] = [
           chargeGauge_Pa: read(1e5),
           maxWorkingGauge_Pa: read(3e5),
           position: { side: 'suction', between: 'lockable', from: 'below', carriedBy: 'bracket' },
+          maker: null,
         },
       ],
     },
@@ -406,6 +415,7 @@ const pressure: readonly Row[] = [
           chargeGauge_Pa: read(2.6e5),
           maxWorkingGauge_Pa: read(3e5),
           position: null,
+          maker: null,
         },
       ],
     },
@@ -419,6 +429,7 @@ const pressure: readonly Row[] = [
           chargeGauge_Pa: read(1e5),
           maxWorkingGauge_Pa: read(3e5),
           position: null,
+          maker: null,
         },
       ],
     },
@@ -476,8 +487,8 @@ const pressure: readonly Row[] = [
     {
       'survey.looked.mainReducingValve.answer': 'no',
       'hotWater.safety.inlet': [
-        { id: 's', kind: 'stop-valve', reversed: false },
-        { id: 'i', kind: 'store', reversed: false },
+        { id: 's', kind: 'stop-valve', reversed: false, maker: null },
+        { id: 'i', kind: 'store', reversed: false, maker: null },
       ],
       'survey.coldMainStaticGauge_Pa': read(6e5),
     },
@@ -680,10 +691,111 @@ describe.each([
   })
 })
 
+// prettier-ignore -- read down the columns, as prose
+const oneForOne: readonly Row[] = [
+  [
+    'a new relief as the old one, and both above the plate',
+    'exchange',
+    { 'appliances.0.maxWorkingGauge_Pa': read(2e5) },
+    'stop: exchange-over-plant',
+    { 'appliances.0.maxWorkingGauge_Pa': read(2.2e5) },
+  ],
+  [
+    'a boiler far below its relief: the water between counts',
+    'exchange',
+    { 'appliances.0.maxWorkingGauge_Pa': read(2.3e5), 'work.exchange.plantBelow_m': read(3) },
+    'stop: exchange-over-plant',
+    { 'appliances.0.maxWorkingGauge_Pa': read(2.3e5), 'work.exchange.plantBelow_m': read(2) },
+  ],
+  [
+    'a new relief as the old one, and both too small for the burner',
+    'exchange',
+    { 'parts.0.capacity_W': read(2e4), 'parts.1.capacity_W': read(2e4) },
+    'stop: exchange-short',
+    {},
+  ],
+  [
+    'nobody read the plate',
+    'exchange',
+    { 'appliances.0.maxWorkingGauge_Pa': null },
+    'missing: Maximum working pressure of Hut boiler',
+    {},
+  ],
+  [
+    'nobody read what the burner puts in',
+    'exchange',
+    { 'appliances.0.input_W': null, 'appliances.0.output_W': null },
+    'missing: Heat input of Hut boiler',
+    {},
+  ],
+  [
+    'nobody measured the height',
+    'exchange',
+    { 'work.exchange.plantBelow_m': null },
+    'missing: How far Hut boiler stands below New relief valve',
+    {},
+  ],
+  [
+    'nobody looked between',
+    'exchange',
+    { 'work.exchange.between': null },
+    'missing: What stands between it and Hut boiler',
+    {},
+  ],
+  [
+    'nobody looked at the end',
+    'exchange',
+    { 'work.exchange.endSafe': null },
+    'missing: Whether its discharge ends in sight and scalds nobody',
+    {},
+  ],
+  [
+    'nobody asked why',
+    'exchange',
+    { 'work.exchange.cause': null },
+    'missing: Why it let water out, or that no cause was found',
+    {},
+  ],
+  [
+    'no cause found, and no word of what was looked at',
+    'exchange',
+    { 'work.exchange.cause': 'not-found', 'work.exchange.causeSays': '' },
+    'missing: What was looked at, where no cause was found',
+    { 'work.exchange.cause': 'not-found' },
+  ],
+  [
+    'a cause that stays, and nobody says whether it is put right',
+    'exchange',
+    { 'work.exchange.causeDone': null },
+    'missing: Whether the cause is put right',
+    { 'work.exchange.cause': 'old-seat', 'work.exchange.causeDone': null },
+  ],
+  [
+    'a service valve, locked, before a relief',
+    'exchange',
+    { 'work.exchange.between': 'lockable' },
+    'stop: exchange-shut',
+    { 'work.exchange.part': 'expansion-vessel', 'work.exchange.between': 'lockable' },
+  ],
+  [
+    'a new boiler on a job that says one valve is exchanged',
+    'exchange',
+    { 'appliances.0.stay': 'new' },
+    'fix: work-not-said',
+    { 'appliances.0.stay': 'new', 'work.kinds': ['boiler-exchanged', 'safety-part-exchanged'] },
+  ],
+]
+describe('one part for another', () => {
+  test.each(oneForOne)('%s', (_, job, planted, said, quiet) => {
+    expect(saidOf(change(jobs[job], planted))).toContain(said)
+    expect(saidOf(change(jobs[job], quiet))).not.toContain(said)
+  })
+})
+
 test('the design of the jobs themselves lacks nothing of all this', () => {
-  for (const job of [uk, us, au]) {
+  for (const job of [uk, us, au, exchange]) {
     const solution = solve(job)
-    for (const { id } of solvedSpecs) {
+    for (const { id } of solvedSpecs.filter((spec) => isSheetAsked(spec.id, job))) {
       const sheet = solution[id]
       expect(sheet.applies ? sheet.missing : []).toEqual([])
     }

@@ -1,4 +1,4 @@
-import { juniperRidge } from '../../../demo/src/documents'
+import { juniperRidge, thornfieldScoutHut } from '../../../demo/src/documents'
 import type { JobDocument } from '../job/document'
 import type { JobRecord } from '../job/records'
 import { change, oneValue, several } from './findingCases.testing'
@@ -8,6 +8,7 @@ import type { FindingId } from './wording'
 import { findingIds } from './wording'
 
 const juniper = juniperRidge()
+const thornfield = thornfieldScoutHut()
 const recorded = [
   ['inspected-unsafe', 'unsafe'],
   ['inspected-look-again', 'look-again'],
@@ -26,24 +27,55 @@ describe('every finding', () => {
     expect(found(change(change(job, shows), quiet))).not.toContain(id)
   })
 
-  const walked = (verdict: 'sound' | 'unsafe' | 'look-again') => {
-    const seen: JobRecord = {
-      id: 'seen-0001',
-      at: '2026-05-12T10:00:00Z',
-      by: 'A. Fitter',
-      body: { kind: 'inspected', item: inspected, verdict, limit: '', note: '', because: '' },
-    }
-    return judge(solve(juniper), { entries: [seen], samples: {} }).sheets.inspection.findings.map(
-      ({ id }) => id,
-    )
-  }
+  const seenAs = (verdict: 'sound' | 'unsafe' | 'look-again'): JobRecord => ({
+    id: 'seen-0001',
+    at: '2026-05-12T10:00:00Z',
+    by: 'A. Fitter',
+    body: { kind: 'inspected', item: inspected, verdict, limit: '', note: '', because: '' },
+  })
+  const walked = (verdict: 'sound' | 'unsafe' | 'look-again') =>
+    judge(solve(juniper), {
+      entries: [seenAs(verdict)],
+      samples: {},
+    }).sheets.inspection.findings.map(({ id }) => id)
   test.each(recorded)('%s, which a walk finds', (id, verdict) => {
     expect(walked(verdict)).toContain(id)
     expect(walked('sound')).not.toContain(id)
   })
 
+  test('inspected-against-figures, which a walk finds where the survey says otherwise', () => {
+    const with_ = (answer: string) =>
+      judge(solve(change(juniper, { 'survey.looked.mainStopValve.answer': answer })), {
+        entries: [seenAs('sound')],
+        samples: {},
+      }).sheets.inspection.findings.map(({ id }) => id)
+    expect(with_('fails')).toContain('inspected-against-figures')
+    expect(with_('works')).not.toContain('inspected-against-figures')
+  })
+
+  test('made-safe-not-mended, until it is tested again', () => {
+    const leak = change(thornfield, { 'work.kinds': ['leak-made-safe'] })
+    const made: JobRecord = {
+      ...{ id: 'made-0001', at: '2026-11-20T10:00:00Z', by: 'A. Fitter' },
+      body: { kind: 'made-safe', where: 'union', how: 'capped', without: '' },
+    }
+    const tested = (at: string): JobRecord => ({
+      ...{ id: 'test-0001', at, by: 'A. Fitter' },
+      body: { kind: 'ticked', item: 'retest', answer: 'done', because: '', text: 'no drop' },
+    })
+    const said = (entries: JobRecord[]) =>
+      judge(solve(leak), { entries, samples: {} }).sheets.list.findings.map(({ id }) => id)
+    expect(said([made])).toContain('made-safe-not-mended')
+    expect(said([tested('2026-11-20T09:00:00Z'), made])).toContain('made-safe-not-mended')
+    expect(said([made, tested('2026-11-20T12:00:00Z')])).not.toContain('made-safe-not-mended')
+  })
+
   test('has its case here', () => {
-    const has = new Set<FindingId>([...oneValue, ...several, ...recorded].map(([id]) => id))
+    const has = new Set<FindingId>([
+      ...[...oneValue, ...several, ...recorded].map(([id]) => id),
+      'inspected-against-figures',
+      'made-safe-not-mended',
+    ])
     expect(findingIds.filter((id) => !has.has(id))).toEqual([])
   })
 })

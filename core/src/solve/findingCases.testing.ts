@@ -1,4 +1,9 @@
-import { juniperRidge, kestrelWeir, saltbushFerry } from '../../../demo/src/documents'
+import {
+  juniperRidge,
+  kestrelWeir,
+  saltbushFerry,
+  thornfieldScoutHut,
+} from '../../../demo/src/documents'
 import { JobDocument } from '../job/document'
 import { applyEdits } from '../job/edits'
 import { blankGasSegment } from '../job/gasDocument'
@@ -16,6 +21,7 @@ export const asItIs = Symbol('the job as it is')
 const kestrel = kestrelWeir()
 const juniper = juniperRidge()
 const saltbush = saltbushFerry()
+const thornfield = thornfieldScoutHut()
 const uk = house('uk-ireland')
 const us = house('north-america')
 const stages = twoPounds()
@@ -30,6 +36,15 @@ type OneValue = readonly [
 
 // prettier-ignore -- one row, one finding: it is read down the columns
 export const oneValue: readonly OneValue[] = [
+  ['work-not-said', thornfield, 'appliances.0.stay', 'new', asItIs],
+  ['exchange-over-plant', thornfield, 'appliances.0.maxWorkingGauge_Pa.value', 211000, 211700],
+  ['exchange-short', thornfield, 'parts.1.capacity_W.value', 25000, 31000],
+  ['exchange-not-like', thornfield, 'work.exchange.connection', 'adapted', asItIs],
+  ['exchange-narrow', thornfield, 'work.exchange.connection', 'smaller', asItIs],
+  ['exchange-shut', thornfield, 'work.exchange.between', 'lockable', asItIs],
+  ['exchange-end', thornfield, 'work.exchange.endSafe', 'no', asItIs],
+  ['weep-cause-left', thornfield, 'work.exchange.causeDone', 'no', asItIs],
+  ['weep-not-found', thornfield, 'work.exchange.cause', 'not-found', asItIs],
   ['water-freezes', kestrel, 'survey.incomingTemp_K.value', 270.4, 275.9],
   ['part-sees-more', kestrel, 'appliances.0.aboveFill_m', read(-10.4), read(-10)],
   ['open-vented', kestrel, 'heating.system', 'open-vented', asItIs],
@@ -246,6 +261,42 @@ export const several: readonly (readonly [
   shows: Changes,
   quiet: Changes,
 ])[] = [
+  [
+    'exchange-too-hot',
+    thornfield,
+    { 'work.exchange.part': 'temperature-pressure-valve', 'parts.1.openTemp_K': read(373) },
+    { 'parts.1.openTemp_K': read(372) },
+  ],
+  [
+    'exchange-vessel-weak',
+    thornfield,
+    {
+      'work.exchange.part': 'expansion-vessel',
+      'work.exchange.reliefGauge_Pa': read(3.02e5),
+      'work.exchange.newMaxWorkingGauge_Pa': read(3e5),
+    },
+    { 'work.exchange.newMaxWorkingGauge_Pa': read(3.03e5) },
+  ],
+  [
+    'exchange-vessel-smaller',
+    thornfield,
+    {
+      'work.exchange.part': 'expansion-vessel',
+      'parts.0.volume_m3': read(0.018),
+      'parts.1.volume_m3': read(0.0179),
+    },
+    { 'parts.1.volume_m3': read(0.018) },
+  ],
+  [
+    'exchange-reduces-high',
+    thornfield,
+    {
+      'work.exchange.part': 'reducing-valve',
+      'work.exchange.reliefGauge_Pa': read(2e5),
+      'parts.1.setGauge_Pa': read(1.61e5),
+    },
+    { 'parts.1.setGauge_Pa': read(1.59e5) },
+  ],
   [
     'one-option-only',
     saltbush,

@@ -3,6 +3,8 @@ import type { SheetId } from './sheetIds'
 import type { OffItem } from './offStrip'
 import { offWords } from './offStrip'
 import type { JudgedSheet } from './judgeSheets'
+import type { UnsafeSituation } from './unsafe'
+import { openUnsafe } from './unsafe'
 
 /** Something between the job and its signature; a finding is worded by whoever shows it. */
 export interface HandoverGap {
@@ -14,13 +16,15 @@ export interface HandoverGap {
 export function handoverMissing(
   sheets: Readonly<Record<SheetId, JudgedSheet>>,
   off: readonly OffItem[],
+  unsafe: readonly UnsafeSituation[],
+  isAsked: (id: SheetId) => boolean,
 ): readonly HandoverGap[] {
   const all = Object.values(sheets).filter(
     (sheet) => sheet.id !== 'handover' && sheet.state !== 'does-not-apply',
   )
   return [
     ...all.flatMap((sheet): HandoverGap[] => [
-      ...sheet.missing.map(({ what }) => ({ sheet: sheet.id, what })),
+      ...(isAsked(sheet.id) ? sheet.missing.map(({ what }) => ({ sheet: sheet.id, what })) : []),
       ...sheet.findings
         .filter((finding) => finding.severity !== 'note')
         .map((finding) => ({ sheet: sheet.id, what: finding.id, finding })),
@@ -31,6 +35,10 @@ export function handoverMissing(
     ...off.map((item) => ({
       sheet: 'steps' as const,
       what: `${item.body.name} is still ${offWords[item.body.state]}`,
+    })),
+    ...openUnsafe(unsafe).map(({ body }) => ({
+      sheet: 'work' as const,
+      what: `Unsafe and not put right: ${body.what}`,
     })),
   ]
 }

@@ -1,5 +1,10 @@
 import type { SheetId } from './sheetIds'
 import { stageSheets } from './sheets'
+import { isSheetAsked } from './askedSheets'
+import type { UnsafeSituation } from './unsafe'
+import { unsafeSituations } from './unsafe'
+import type { JudgedItem } from '../work/list'
+import { judgeItems } from '../work/list'
 import type { StageId } from '../sheets/sheetSpec'
 import { judgeSheets, recordedOf } from './judgeSheets'
 import type { Solution } from './solve'
@@ -35,6 +40,10 @@ export interface Judgement {
   readonly gasTight: boolean
   /** Snags that nobody has done yet. */
   readonly snags: readonly Snag[]
+  /** Every unsafe situation that was seen, put right or not. */
+  readonly unsafe: readonly UnsafeSituation[]
+  /** The work list. */
+  readonly items: readonly JudgedItem[]
   readonly inspected: Readonly<Record<string, Inspected>>
   readonly sheets: Readonly<Record<SheetId, JudgedSheet>>
   readonly stages: readonly JudgedStage[]
@@ -56,13 +65,16 @@ export function judge(solution: Solution, records: Records): Judgement {
   const recorded = recordedOf(records.entries, { tests, gasTight, steps })
   const sheets = judgeSheets(solution, records, recorded)
   const stages = (Object.keys(stageSheets) as StageId[]).map((id) => judgeStage(id, sheets, steps))
-  const missing = handoverMissing(sheets, off)
+  const unsafe = unsafeSituations(records.entries)
+  const missing = handoverMissing(sheets, off, unsafe, (id) => isSheetAsked(id, solution.document))
   return {
     off,
     steps,
     tests,
     gasTight,
     snags,
+    unsafe,
+    items: judgeItems(solution.document, records.entries),
     inspected,
     sheets,
     stages,
@@ -80,13 +92,14 @@ function judgeStage(
   steps: readonly JudgedStep[],
 ): JudgedStage {
   const mine = stageSheets[id]
-  const proven = mine.filter((sheet) =>
+  const asked = mine.filter((sheet) => sheets[sheet].state !== 'invited')
+  const proven = asked.filter((sheet) =>
     ['proven', 'does-not-apply'].includes(sheets[sheet].state),
   ).length
-  const plain = { id, sheets: mine, proven, of: mine.length }
-  if (mine.length === 0) return { ...plain, share: 0 }
-  if (id !== 'commission' || steps.length === 0 || proven === mine.length)
-    return { ...plain, share: proven / mine.length }
+  const plain = { id, sheets: mine, proven, of: asked.length }
+  if (asked.length === 0) return { ...plain, share: 0 }
+  if (!asked.includes('steps') || steps.length === 0 || proven === asked.length)
+    return { ...plain, share: proven / asked.length }
   const done = steps.filter((one) => one.progress.state === 'done').length
   return {
     ...plain,

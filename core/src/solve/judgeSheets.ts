@@ -10,6 +10,7 @@ import type { JudgedTest } from './judgeTests'
 import type { Records } from './records'
 import { restedOnFirst } from './restedOn'
 import { restsOn } from './restsOn'
+import { isSheetAsked } from './askedSheets'
 import type { SheetId } from './sheetIds'
 import type { AnySpec, Answers } from './sheets'
 import { oldSheetIds, sheetIds } from './sheetIds'
@@ -66,11 +67,12 @@ export function judgeSheets(
   const judged = (id: SheetId, standing: Standing): JudgedSheet => {
     const { sheet } = standing
     const name = sheetNames[id]
+    const asked = isSheetAsked(id, solution.document)
     if (!sheet.applies)
       return {
         id,
         name,
-        state: isUndecided(solution.document) ? 'not-begun' : 'does-not-apply',
+        state: notApplying(solution.document, asked),
         missing: [],
         findings: [],
         restsOn: '',
@@ -85,7 +87,7 @@ export function judgeSheets(
     return {
       id,
       name,
-      state: stateOf(sheet, missing, proof !== undefined),
+      state: stateOf(sheet, { missing, isProven: proof !== undefined, asked }),
       missing,
       findings: sheet.findings,
       restsOn: standing.restsOn,
@@ -110,12 +112,23 @@ const isUndecided = ({ appliances, heating, hotWater, gas, water }: JobDocument)
   gas.segments.length === 0 &&
   water.segments.length === 0
 
+/** A sheet that does not apply; one that the work does not ask for may still be filled. */
+const notApplying = (document: JobDocument, asked: boolean): JudgedSheet['state'] => {
+  if (!asked) return 'invited'
+  return isUndecided(document) ? 'not-begun' : 'does-not-apply'
+}
+
+/** What the work does not ask for owes nothing; what is filled of it is judged all the same. */
 const stateOf = (
   { findings }: Extract<Sheet<unknown>, { applies: true }>,
-  missing: readonly Missing[],
-  isProven: boolean,
+  {
+    missing,
+    isProven,
+    asked,
+  }: { readonly missing: readonly Missing[]; readonly isProven: boolean; readonly asked: boolean },
 ): JudgedSheet['state'] => {
   if (worst(findings) === 'stop') return 'stop'
+  if (!asked && (missing.length > 0 || !isProven)) return 'invited'
   if (missing.length > 0) return 'incomplete'
   return isProven ? 'proven' : 'ready'
 }
@@ -178,8 +191,12 @@ function handover(
   }
 }
 
-/** `not-begun`: nobody has said yet what there is on this job, so nothing can be said not to apply. */
-export type SheetState = 'proven' | 'ready' | 'stop' | 'incomplete' | 'does-not-apply' | 'not-begun'
+/**
+ * `not-begun`: nobody has said yet what there is on this job, so nothing can be said not to apply. `invited`: the work does not ask for it;
+ * it may be filled, and what is filled is judged.
+ */
+export type SheetState =
+  'proven' | 'ready' | 'stop' | 'incomplete' | 'does-not-apply' | 'not-begun' | 'invited'
 
 export interface JudgedSheet {
   readonly id: SheetId

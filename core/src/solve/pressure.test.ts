@@ -276,6 +276,7 @@ describe('heating vessel', () => {
             chargeGauge_Pa: read(alone.need.chargeGauge_Pa),
             maxWorkingGauge_Pa: read(6e5),
             position: null,
+            maker: null,
           },
         ],
       }),
@@ -351,7 +352,7 @@ function stored(
       expansionReliefGauge_Pa: read(6e5 * 0.9),
       temperatureReliefGauge_Pa: read(6e5),
       temperatureReliefTemp_K: read(363.15),
-      inlet: usualInlet.map((kind, i) => ({ id: `${i}`, kind, reversed: false })),
+      inlet: usualInlet.map((kind, i) => ({ id: `${i}`, kind, reversed: false, maker: null })),
       cutOut: 'by-hand',
       cutOutTemp_K: read(355.15),
       immersion: 'none',
@@ -393,12 +394,12 @@ describe('hot water safety', () => {
       'supply-leaves-no-room',
       { expansionReliefGauge_Pa: read(3.2e5), temperatureReliefGauge_Pa: read(3.3e5) },
     ],
-    ['inlet-not-there', { inlet: [{ id: '0', kind: 'stop-valve', reversed: false }] }],
+    ['inlet-not-there', { inlet: [{ id: '0', kind: 'stop-valve', reversed: false, maker: null }] }],
     [
       'inlet-valve-between',
       {
         inlet: [...usualInlet.slice(0, -1), 'service-valve' as const, 'store' as const].map(
-          (kind, i) => ({ id: `${i}`, kind, reversed: false }),
+          (kind, i) => ({ id: `${i}`, kind, reversed: false, maker: null }),
         ),
       },
     ],
@@ -426,8 +427,8 @@ describe('hot water safety', () => {
       {
         path: ['hotWater', 'safety', 'inlet'],
         value: [
-          { id: 'stop', kind: 'stop-valve', reversed: false },
-          { id: 'in', kind: 'store', reversed: false },
+          { id: 'stop', kind: 'stop-valve', reversed: false, maker: null },
+          { id: 'in', kind: 'store', reversed: false, maker: null },
         ],
       },
     ])
@@ -512,6 +513,7 @@ describe('relief', () => {
           chargeGauge_Pa: null,
           stay: 'goes' as const,
           madeYear: null,
+          maker: null,
           photos: [],
         },
       ],
@@ -655,7 +657,7 @@ test('a document of version 2 comes forward with its zones, and nothing of it is
   expect(result).toMatchObject({
     ok: true,
     document: {
-      version: 5,
+      version: 6,
       reliefs: [],
       heating: {
         zones: [{ name: 'Up' }],

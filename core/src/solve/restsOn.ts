@@ -13,8 +13,8 @@ export const inputsOf = (spec: AnySpec, document: JobDocument, of: Of): readonly
   ...(spec.beside?.(document) ?? []),
 ]
 
-/** Photographs and papers prove an input and are none. */
-const proofOnly = new Set(['photos', 'papers'])
+/** Photographs and papers prove an input, makers and serial numbers name it; they are none. */
+const proofOnly = new Set(['photos', 'papers', 'maker', 'vesselMaker'])
 
 const isLeftOut = (key: string, value: unknown): boolean =>
   proofOnly.has(key) || isUnfilled(key, value)

@@ -3,11 +3,13 @@
  * themselves, in the same order.
  */
 export const sheetIds = [
+  'work',
   'site',
   'readings',
   'plates',
   'place',
   'inspection',
+  'exchange',
   'heat',
   'circuit',
   'vessel',
@@ -17,6 +19,7 @@ export const sheetIds = [
   'water',
   'tightness',
   'steps',
+  'list',
   'handover',
 ] as const
 export type SheetId = (typeof sheetIds)[number]

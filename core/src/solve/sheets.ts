@@ -5,6 +5,7 @@ import type { JobDocument } from '../job/document'
 import type { Practice } from '../practice/practices'
 import { stepsSpec } from '../sequences/sheet'
 import { circuitSpec } from '../sheets/circuit/sheet'
+import { exchangeSpec } from '../sheets/exchange/sheet'
 import { gasSpec } from '../sheets/gas/sheet'
 import { guarded } from '../sheets/guarded'
 import { heatSpec } from '../sheets/heat/sheet'
@@ -18,6 +19,7 @@ import type { RecordedSpec, SheetSpec, StageId } from '../sheets/sheetSpec'
 import { siteSpec } from '../sheets/site/sheet'
 import { vesselSpec } from '../sheets/vessel/sheet'
 import { waterSpec } from '../sheets/water/sheet'
+import { listSpec, workSpec } from '../work/sheet'
 import { handoverSpec } from './handoverSheet'
 
 /**
@@ -25,11 +27,13 @@ import { handoverSpec } from './handoverSheet'
  * whose answers it takes. Codes (S1, D2) are counted from where they stand, so that a new one can stand between.
  */
 export const sheetList = [
+  workSpec,
   siteSpec,
   readingsSpec,
   platesSpec,
   placeSpec,
   inspectionSpec,
+  exchangeSpec,
   heatSpec,
   circuitSpec,
   vesselSpec,
@@ -39,6 +43,7 @@ export const sheetList = [
   waterSpec,
   tightnessSpec,
   stepsSpec,
+  listSpec,
   handoverSpec,
 ] as const satisfies readonly { readonly id: SheetId }[]
 

@@ -89,6 +89,48 @@ export function signStep(
   }
 }
 
+/** What is ticked on a work list: done with what it asks to be written down, or not called for here and why. */
+export interface Ticking {
+  readonly answer: 'done' | 'not-here'
+  readonly because: string
+  readonly text: string
+  readonly reading?: { readonly si: number; readonly typed: string }
+}
+
+/** Ticks an item of the work list: what it asks is given, and the person holds its ticket. Ticked again, the later one counts. */
+export function tickItem(
+  judgement: Pick<Judgement, 'items'>,
+  itemId: string,
+  person: Person,
+  { answer, because, text, reading }: Ticking,
+): Signing {
+  const judged = judgement.items.find((one) => one.item.id === itemId)
+  if (!judged) return refuse('no-such-step', 'That is not on this work list.')
+  const { item } = judged
+  const missingTickets = lacking(person, item.ticket ? [item.ticket] : [])
+  if (missingTickets.length > 0)
+    return refuse(
+      'ticket-missing',
+      `${person.name} has no ${missingTickets.map((ticket) => ticketWords[ticket]).join(' or ')}; this needs one to be ticked.`,
+    )
+  if (answer === 'not-here') {
+    if (item.always) return refuse('reading-missing', 'This is always called for.')
+    if (because.trim().length < 3)
+      return refuse('reading-missing', 'Say why it is not called for here.')
+    return tick({ item: itemId, answer, because: because.trim(), text: '' })
+  }
+  if (item.reading && reading === undefined)
+    return refuse('reading-missing', `This needs its reading: ${item.reading.label}.`)
+  if (item.text && text.trim() === '')
+    return refuse('reading-missing', `This wants to be written down: ${item.text}.`)
+  return tick({ item: itemId, answer, because: '', text: text.trim(), ...(reading ?? {}) })
+}
+
+const tick = (body: Omit<Extract<RecordBody, { kind: 'ticked' }>, 'kind'>): Signing => ({
+  ok: true,
+  bodies: [{ kind: 'ticked', ...body }],
+})
+
 /** Puts something back. Power, and gas at a heater, wait for their step and the guards before them. */
 export function putBack(judgement: Judgement, offId: string): Signing {
   const item = judgement.off.find((one) => one.id === offId)

@@ -9,9 +9,13 @@ import { judge } from './judge'
 import { stageOfSheet } from './sheets'
 import type { SheetId } from './sheetIds'
 import { solve } from './solve'
+import { openUnsafe } from './unsafe'
+import { kindsOf } from '../work/kinds'
+import { inWords } from '../job/questions'
+import { practices } from '../practice/practices'
 
 /** Raised when a summary says something else of the same job: stored ones are then made again. */
-export const summaryVersion = 3
+export const summaryVersion = 4
 
 export interface Summary {
   readonly id: string
@@ -29,6 +33,10 @@ export interface Summary {
   readonly fixes: number
   readonly off: number
   readonly snags: number
+  /** Unsafe situations that nobody has put right. */
+  readonly unsafe: number
+  /** What the work is; empty while nobody has said. */
+  readonly work: string
   /** Share of each stage, in the order of {@link boardStages} without the last. */
   readonly shares: readonly number[]
   readonly frozen: string | null
@@ -55,8 +63,9 @@ export function summaryOf(state: Summarised): Summary {
   const stages = judgement.stages.filter((stage) => stage.of > 0)
   const open = stages.find((stage) => stage.proven < stage.of)
   const sheet =
-    open?.sheets.find((id) => !['proven', 'does-not-apply'].includes(judgement.sheets[id].state)) ??
-    'handover'
+    open?.sheets.find(
+      (id) => !['proven', 'does-not-apply', 'invited'].includes(judgement.sheets[id].state),
+    ) ?? 'handover'
   const stage =
     !open || judgement.sheets.handover.state === 'proven'
       ? ('done' as const)
@@ -67,7 +76,7 @@ export function summaryOf(state: Summarised): Summary {
   const waits =
     stage === 'done'
       ? 'handed over'
-      : stage === 'commission' && step
+      : sheet === 'steps' && step
         ? `step ${step.number}, ${step.step.short.toLowerCase()}${guard ? `: ${guard.charAt(0).toLowerCase()}${guard.slice(1)}` : ''}`
         : sheet === 'handover'
           ? 'its signature'
@@ -77,7 +86,7 @@ export function summaryOf(state: Summarised): Summary {
               ? `a stop on ${waiting.name}`
               : (waiting.missing[0]?.what ?? waiting.name)
   const tickets =
-    stage === 'commission' && step?.step.ticket
+    sheet === 'steps' && step?.step.ticket
       ? [step.step.ticket]
       : waiting.state === 'ready'
         ? ticketsToProve(sheet)
@@ -106,6 +115,10 @@ export function summaryOf(state: Summarised): Summary {
     fixes: count('fix'),
     off: judgement.off.length,
     snags: judgement.snags.length,
+    unsafe: openUnsafe(judgement.unsafe).length,
+    work: kindsOf(state.document)
+      .map(({ name }) => inWords(name, practices[state.document.practice].words))
+      .join('; '),
     frozen: state.frozen,
     shares: boardStages.slice(0, -1).map((id) => stages.find((one) => one.id === id)?.share ?? 0),
   }

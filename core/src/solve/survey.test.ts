@@ -481,23 +481,23 @@ describe('inspection and snags', () => {
       note: 'No opening at all',
       because: '',
     })
-    const after = (entries: JobRecord[]) =>
-      judge(solution, { entries, samples: {} }).sheets.inspection
+    const after = (entries: JobRecord[], of = solution) =>
+      judge(of, { entries, samples: {} }).sheets.inspection
     expect(after([unsafe]).findings.map((finding) => finding.id)).toEqual(['inspected-unsafe'])
     expect(after([unsafe]).state).toBe('stop')
-    expect(
-      after([
-        unsafe,
-        record('2', {
-          kind: 'inspected',
-          item: 'air',
-          verdict: 'sound',
-          limit: 'x',
-          note: '',
-          because: '',
-        }),
-      ]).findings,
-    ).toEqual([])
+    const again = record('2', {
+      kind: 'inspected',
+      item: 'air',
+      verdict: 'sound',
+      limit: 'x',
+      note: '',
+      because: '',
+    })
+    const ids = (sheet: ReturnType<typeof after>) => sheet.findings.map(({ id }) => id)
+    expect(ids(after([unsafe, again]))).toEqual(['inspected-against-figures'])
+    const mended = inspecting()
+    mended.survey.looked = withLooked({ airSource: 'sealed' }).survey.looked
+    expect(ids(after([unsafe, again], solve(mended)))).toEqual([])
     expect(judge(solve(house()), { entries: [], samples: {} }).sheets.inspection.state).toBe(
       'does-not-apply',
     )
@@ -523,7 +523,7 @@ describe('inspection and snags', () => {
       ['site', 'heat', 'circuit', 'vessel', 'safety', 'relief', 'gas', 'handover'].map((id) =>
         sheetCode(id as never),
       ),
-    ).toEqual(['S1', 'D1', 'D2', 'D3', 'D4', 'D5', 'D6', 'H1'])
+    ).toEqual(['S2', 'D2', 'D3', 'D4', 'D5', 'D6', 'D7', 'H1'])
     const proof = record('p', { kind: 'prove-sheet', sheet: 'D1', restsOn: 'an older fingerprint' })
     const signed = record('g', {
       kind: 'signature',

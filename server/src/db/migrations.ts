@@ -1,5 +1,6 @@
 import { BoardAndEvidence1790100000000 } from './boardAndEvidence'
 import { FirstTables1790000000000 } from './firstTables'
+import { WhatTheWorkIs1790300000000 } from './whatTheWorkIs'
 import { NothingLost1790200000000 } from './nothingLost'
 
 /** Every step of the tables, oldest first. One that has landed is never edited. */
@@ -7,4 +8,5 @@ export const migrations = [
   FirstTables1790000000000,
   BoardAndEvidence1790100000000,
   NothingLost1790200000000,
+  WhatTheWorkIs1790300000000,
 ]

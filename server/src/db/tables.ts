@@ -22,6 +22,8 @@ export interface JobRow {
   fixes: number
   off: number
   snags: number
+  unsafe: number
+  work: string
   shares: string
   summaryVersion: number
   recordCount: number
@@ -92,6 +94,8 @@ export const JobTable = new EntitySchema<JobRow>({
     fixes: { type: 'integer', default: 0 },
     off: { type: 'integer', default: 0 },
     snags: { type: 'integer', default: 0 },
+    unsafe: { type: 'integer', default: 0 },
+    work: { type: 'text', default: '' },
     shares: { type: 'text', default: '[]' },
     summaryVersion: { type: 'integer', default: 0 },
     recordCount: { type: 'integer', default: 0 },

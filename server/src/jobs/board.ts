@@ -56,7 +56,7 @@ export async function readBoard(
   ]
   return db.read(async (manager) => {
     const rows = await manager.query<Listed[]>(
-      `SELECT id, number, name, address, practice, stage, sheet, waits, waitsOn, stops, fixes, off, snags, shares, frozen, archived, changedAt, unreadable FROM job WHERE ${where} ORDER BY ${orders[query.sort]}, id LIMIT ? OFFSET ?`,
+      `SELECT id, number, name, address, practice, stage, sheet, waits, waitsOn, stops, fixes, off, snags, unsafe, work, shares, frozen, archived, changedAt, unreadable FROM job WHERE ${where} ORDER BY ${orders[query.sort]}, id LIMIT ? OFFSET ?`,
       [...values, query.size, (query.page - 1) * query.size],
     )
     const [counted] = await manager.query<{ total: number }[]>(

@@ -9,6 +9,7 @@ import {
   confirmGuard,
   DuplicateJob,
   fingerprint,
+  ItemParams,
   JobFile,
   JobParams,
   JobState,
@@ -28,6 +29,8 @@ import {
   signStep,
   StepParams,
   templateOf,
+  tickItem,
+  TickOff,
   ticketsToProve,
   ticketsToSign,
   ticketWords,
@@ -67,6 +70,9 @@ const recordedHere: readonly RecordKind[] = [
   'snag',
   'snag-done',
   'chosen-option',
+  'made-safe',
+  'unsafe',
+  'unsafe-ended',
 ]
 
 interface Parts {
@@ -200,6 +206,20 @@ export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
       const { body } = request
       await actOnce(jobId, body, async (person, { judgement }) => {
         const signing = signStep(judgement, stepId, person, body.reading)
+        await jobs.append(jobId, recordsOf(signing, body, clock.now()))
+      })
+      return reply.code(201).send({})
+    },
+  )
+
+  app.post(
+    '/jobs/:jobId/items/:itemId/tick',
+    { schema: { params: ItemParams, body: TickOff, response: { 201: z.object({}), ...refused } } },
+    async (request, reply) => {
+      const { jobId, itemId } = request.params
+      const { body } = request
+      await actOnce(jobId, body, async (person, { judgement }) => {
+        const signing = tickItem(judgement, itemId, person, body)
         await jobs.append(jobId, recordsOf(signing, body, clock.now()))
       })
       return reply.code(201).send({})

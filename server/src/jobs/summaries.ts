@@ -87,7 +87,14 @@ export class Summaries {
   private async columnsOf(jobId: string): Promise<object> {
     try {
       const { id: _id, number, frozen: _frozen, shares, ...summary } = await this.sumUp(jobId)
-      const texts = [summary.name, summary.address, number, summary.stage, summary.waits]
+      const texts = [
+        summary.name,
+        summary.address,
+        number,
+        summary.stage,
+        summary.waits,
+        summary.work,
+      ]
       // Lower case is made here: SQLite knows only that of ASCII.
       const searchable = texts.join(' ').toLowerCase()
       return { ...summary, unreadable: 0, searchable, shares: JSON.stringify(shares) }

@@ -1,8 +1,8 @@
 import type { InspectionVerdict } from '@hestian/core'
 import { inspectionItems, inspectionWords, paperInks, showIn } from '@hestian/core'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
-import type { HandoverFacts } from './handoverSheet'
-import { rows, section } from './handoverSheet'
+import type { HandoverFacts } from './paper'
+import { paper, rows, section } from './paper'
 
 const inks: Readonly<Record<InspectionVerdict, string>> = {
   sound: paperInks.pass,
@@ -22,21 +22,9 @@ export function inspectionReport(
   const count = (verdict: InspectionVerdict) =>
     items.filter((item) => judgement.inspected[item.id]?.body.verdict === verdict).length
   const title = `${state.document.site.name}: inspection`
-  return {
-    pageSize: 'A4',
-    pageMargins: [46, 46, 46, 54],
-    tagged: true,
-    language: 'en',
-    displayTitle: true,
-    info: { title },
-    defaultStyle: { font: 'Text', fontSize: 10, lineHeight: 1.15, color: paperInks.ink },
-    footer: (page: number, pages: number) => ({
-      margin: [46, 12, 46, 0],
-      columns: [
-        { text: `Job ${state.number}, inspection`, color: paperInks['ink-3'], fontSize: 9 },
-        { text: `${page} of ${pages}`, alignment: 'right', color: paperInks['ink-3'], fontSize: 9 },
-      ],
-    }),
+  return paper({
+    title,
+    foot: `Job ${state.number}, inspection`,
     content: [
       { text: title, font: 'Head', bold: true, fontSize: 24, headlineLevel: 1 },
       {
@@ -126,5 +114,5 @@ export function inspectionReport(
         margin: [0, 8, 0, 0],
       },
     ] as Content[],
-  } as TDocumentDefinitions
+  })
 }

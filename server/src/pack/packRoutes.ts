@@ -1,4 +1,5 @@
-import { JobParams, Refused } from '@hestian/core'
+import { JobParams, Refused, UnsafeParams } from '@hestian/core'
+import type { FastifyReply } from 'fastify'
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
 import type { Clock } from '../app/parts'
 import type { JobStore } from '../jobs/jobStore'
@@ -12,34 +13,38 @@ export const packRoutes: FastifyPluginAsyncZod<{
   tasks: Tasks
   clock: Clock
 }> = async (app, { jobs, tasks, clock }) => {
-  app.get(
-    '/jobs/:jobId/handover.pdf',
-    { schema: { params: JobParams, response: refused } },
-    async (request, reply) => {
-      const { jobId } = request.params
-      const { number, frozen } = await jobs.heading(jobId)
-      const pdf = await tasks.handover({ jobId, printedAt: clock.now() })
-      return reply
-        .header('content-type', 'application/pdf')
-        .header(
-          'content-disposition',
-          `inline; filename="handover-${number}-${frozen ?? 'draft'}.pdf"`,
-        )
-        .send(Buffer.from(pdf) as never)
-    },
-  )
+  const papers = [
+    { name: 'handover', print: tasks.handover },
+    { name: 'inspection', print: tasks.inspection },
+    { name: 'record', print: tasks.record },
+  ] as const
+  for (const { name, print } of papers)
+    app.get(
+      `/jobs/:jobId/${name}.pdf`,
+      { schema: { params: JobParams, response: refused } },
+      async (request, reply) => {
+        const { jobId } = request.params
+        const { number, frozen } = await jobs.heading(jobId)
+        const pdf = await print({ jobId, printedAt: clock.now() })
+        const state = name === 'inspection' ? '' : `-${frozen ?? 'draft'}`
+        return sendPdf(reply, `${name}-${number}${state}`, pdf)
+      },
+    )
 
   app.get(
-    '/jobs/:jobId/inspection.pdf',
-    { schema: { params: JobParams, response: refused } },
+    '/jobs/:jobId/unsafe/:unsafeId.pdf',
+    { schema: { params: UnsafeParams, response: refused } },
     async (request, reply) => {
-      const { jobId } = request.params
+      const { jobId, unsafeId } = request.params
       const { number } = await jobs.heading(jobId)
-      const pdf = await tasks.inspection({ jobId, printedAt: clock.now() })
-      return reply
-        .header('content-type', 'application/pdf')
-        .header('content-disposition', `inline; filename="inspection-${number}.pdf"`)
-        .send(Buffer.from(pdf) as never)
+      const pdf = await tasks.unsafe({ jobId, unsafeId, printedAt: clock.now() })
+      return sendPdf(reply, `unsafe-${number}`, pdf)
     },
   )
 }
+
+const sendPdf = (reply: FastifyReply, name: string, pdf: Uint8Array) =>
+  reply
+    .header('content-type', 'application/pdf')
+    .header('content-disposition', `inline; filename="${name}.pdf"`)
+    .send(Buffer.from(pdf))

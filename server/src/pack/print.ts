@@ -7,35 +7,57 @@ import { judged } from '../jobs/judged'
 import { listPeople } from '../people/peopleStore'
 import { handoverSheet } from './handoverSheet'
 import { inspectionReport } from './inspectionReport'
+import type { HandoverFacts } from './paper'
 import { printPdf } from './printPdf'
+import { unsafePaper } from './unsafePaper'
+import { workRecord } from './workRecord'
 
 interface Printing {
   readonly jobId: string
   readonly printedAt: string
 }
 
-/** The handover sheet as a PDF, with the job's own file inside it. */
-export async function printHandover(
-  { db, jobs }: { readonly db: DatabaseReader; readonly jobs: JobReader },
-  { jobId, printedAt }: Printing,
-): Promise<Uint8Array> {
+interface From {
+  readonly db: DatabaseReader
+  readonly jobs: JobReader
+}
+
+async function factsOf({ db, jobs }: From, { jobId, printedAt }: Printing): Promise<HandoverFacts> {
   const people = await listPeople(db)
   const state = await jobs.state(jobId)
-  const file = await jobs.exportFile(jobId, people as JobFile['people'])
-  const sheet = handoverSheet({ state, ...judged(state), people, printedAt })
-  return printPdf(sheet, { name: `hestian-job-${state.number}.json`, text: JSON.stringify(file) })
+  return { state, ...judged(state), people, printedAt }
+}
+
+/** A small job's record on one page, with the job's own file inside it. */
+export async function printRecord(from: From, printing: Printing): Promise<Uint8Array> {
+  const facts = await factsOf(from, printing)
+  const file = await from.jobs.exportFile(printing.jobId, facts.people as JobFile['people'])
+  const name = `hestian-job-${facts.state.number}.json`
+  return printPdf(workRecord(facts), { name, text: JSON.stringify(file) })
+}
+
+/** The paper of one unsafe situation. */
+export const printUnsafe = async (
+  from: From,
+  { unsafeId, ...printing }: Printing & { readonly unsafeId: string },
+): Promise<Uint8Array> => printPdf(unsafePaper(await factsOf(from, printing), unsafeId))
+
+/** The handover sheet as a PDF, with the job's own file inside it. */
+export async function printHandover(from: From, printing: Printing): Promise<Uint8Array> {
+  const facts = await factsOf(from, printing)
+  const file = await from.jobs.exportFile(printing.jobId, facts.people as JobFile['people'])
+  const name = `hestian-job-${facts.state.number}.json`
+  return printPdf(handoverSheet(facts), { name, text: JSON.stringify(file) })
 }
 
 /** The report of an inspection as a PDF, with its photographs. */
 export async function printInspection(
-  parts: { readonly db: DatabaseReader; readonly jobs: JobReader; readonly files: EvidenceFiles },
-  { jobId, printedAt }: Printing,
+  parts: From & { readonly files: EvidenceFiles },
+  printing: Printing,
 ): Promise<Uint8Array> {
-  const people = await listPeople(parts.db)
-  const state = await parts.jobs.state(jobId)
-  const { solution, judgement } = judged(state)
+  const facts = await factsOf(parts, printing)
   const pictures = new Map<string, string>()
-  for (const seen of Object.values(judgement.inspected))
+  for (const seen of Object.values(facts.judgement.inspected))
     for (const photo of seen.body.photos ?? []) {
       const bytes =
         photo.type === 'application/pdf' ? undefined : await parts.files.read(photo.hash)
@@ -43,5 +65,5 @@ export async function printInspection(
       const image = bytes && (await printable(bytes).catch(() => undefined))
       if (image) pictures.set(photo.hash, `data:image/jpeg;base64,${image.toString('base64')}`)
     }
-  return printPdf(inspectionReport({ state, solution, judgement, people, printedAt }, pictures))
+  return printPdf(inspectionReport(facts, pictures))
 }

@@ -14,6 +14,8 @@ export const patience_ms: Readonly<Record<TaskName, number>> = {
   lookAt: 20_000,
   handover: 90_000,
   inspection: 90_000,
+  record: 90_000,
+  unsafe: 90_000,
 }
 
 /** What a worker answers: errors lose their class on the way, so a refusal crosses as data. */
@@ -68,6 +70,8 @@ export function startPool(
       lookAt: run(atButton, 'lookAt'),
       handover: run(printing, 'handover'),
       inspection: run(printing, 'inspection'),
+      record: run(printing, 'record'),
+      unsafe: run(printing, 'unsafe'),
     },
     close: async () => {
       await Promise.all([atButton.threads.destroy(), printing.threads.destroy()])

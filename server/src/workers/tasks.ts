@@ -8,7 +8,7 @@ import { lookAtFile } from '../evidence/lookAtFile'
 import type { EvidenceType } from '../evidence/typeOfBytes'
 import { JobReader } from '../jobs/jobReader'
 import { judged } from '../jobs/judged'
-import { printHandover, printInspection } from '../pack/print'
+import { printHandover, printInspection, printRecord, printUnsafe } from '../pack/print'
 
 /** What a signature or a test needs of a job that was judged again. */
 export interface JudgedJob {
@@ -28,6 +28,8 @@ export interface Tasks {
   readonly judged: (jobId: string) => Promise<JudgedJob>
   readonly handover: (printing: Printing) => Promise<Uint8Array>
   readonly inspection: (printing: Printing) => Promise<Uint8Array>
+  readonly record: (printing: Printing) => Promise<Uint8Array>
+  readonly unsafe: (printing: Printing & { readonly unsafeId: string }) => Promise<Uint8Array>
   readonly lookAt: (file: { bytes: Uint8Array; type: EvidenceType }) => Promise<Looked>
 }
 
@@ -46,6 +48,8 @@ export function makeTasks(db: DatabaseReader, dataFolder: string): Tasks {
     },
     handover: (printing) => printHandover({ db, jobs }, printing),
     inspection: (printing) => printInspection({ db, jobs, files }, printing),
+    record: (printing) => printRecord({ db, jobs }, printing),
+    unsafe: (printing) => printUnsafe({ db, jobs }, printing),
     lookAt: ({ bytes, type }) => lookAtFile(Buffer.from(bytes), type),
   }
 }

@@ -10,6 +10,7 @@ import {
 import { useState } from 'react'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
+import { useKeptText } from '../job/useKeptText'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { timeOf } from '../ui/dates'
@@ -26,7 +27,7 @@ interface StepCardProps {
 export function StepCard({ judged, of, onSigned }: StepCardProps) {
   const { solution, act, show, person } = useJob()
   const { step, number, progress } = judged
-  const [typed, setTyped] = useTypedReading(step.id)
+  const [typed, setTyped] = useKeptText(`reading:${step.id}`)
   const [sending, setSending] = useState(false)
   if (progress.state === 'done') return null
   const { reading } = step
@@ -122,29 +123,6 @@ export function StepCard({ judged, of, onSigned }: StepCardProps) {
       </Sign>
     </form>
   )
-}
-
-/** What was typed into a step and not signed yet survives a reload. */
-function useTypedReading(stepId: string): readonly [string, (text: string) => void] {
-  const key = `reading:${location.pathname}:${stepId}`
-  const [text, setText] = useState(() => {
-    try {
-      return sessionStorage.getItem(key) ?? ''
-    } catch {
-      return ''
-    }
-  })
-  return [
-    text,
-    (next) => {
-      setText(next)
-      try {
-        sessionStorage.setItem(key, next.slice(0, 400))
-      } catch {
-        /* kept in memory only */
-      }
-    },
-  ]
 }
 
 const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)

@@ -1,5 +1,6 @@
 import type { HandoverGap } from '@hestian/core'
 import {
+  isSmall,
   lacking,
   severityWords,
   sheetCode,
@@ -66,6 +67,11 @@ export function HandoverPage() {
       {!frozen && missing.length > 0 && <Missing missing={missing} />}
       <SectionHead>The sheet</SectionHead>
       <Files>
+        {isSmall(draft.document) && (
+          <a href={`/api/jobs/${state.id}/record.pdf`} download={`record-${state.number}.pdf`}>
+            Work record on one page, PDF
+          </a>
+        )}
         <a href={`/api/jobs/${state.id}/handover.pdf`} download={`handover-${state.number}.pdf`}>
           Handover sheet, PDF
         </a>

@@ -219,6 +219,7 @@ function JobRow({ row }: { readonly row: BoardRow }) {
       <span>
         <strong>{row.name}</strong>
         <small>
+          {row.work && <>{row.work}; </>}
           {row.address || 'no address yet'}; {practiceLabels[row.practice]}
         </small>
       </span>
@@ -230,6 +231,12 @@ function JobRow({ row }: { readonly row: BoardRow }) {
         </small>
       </span>
       <span>
+        {row.unsafe > 0 && (
+          <em data-kind="stop">
+            <Mark kind="stop" size={17} />
+            {row.unsafe} unsafe
+          </em>
+        )}
         {row.stops > 0 && (
           <em data-kind="stop">
             <Mark kind="stop" size={17} />
@@ -247,7 +254,7 @@ function JobRow({ row }: { readonly row: BoardRow }) {
             {row.snags} {row.snags === 1 ? 'snag' : 'snags'} open
           </small>
         )}
-        {row.stops + row.fixes + row.snags === 0 && <small>no open findings</small>}
+        {row.stops + row.fixes + row.snags + row.unsafe === 0 && <small>no open findings</small>}
       </span>
       <span>
         {row.off > 0 ? <Tagged>{row.off} off on site</Tagged> : <small>nothing off</small>}

@@ -50,7 +50,7 @@ export function NewJobForm({ onClose }: { readonly onClose: () => void }) {
       })
       client.setQueryData(['job', job.id], job)
       await client.invalidateQueries({ queryKey: ['board'] })
-      void navigate(`/jobs/${job.id}/site`)
+      void navigate(`/jobs/${job.id}/work`)
     } catch (error) {
       setSays(
         error instanceof ApiError
@@ -97,7 +97,7 @@ export function NewJobForm({ onClose }: { readonly onClose: () => void }) {
       />
       <div>
         <Button type="submit" look="go">
-          Begin the survey
+          Begin
         </Button>
         <Button look="text" onPress={onClose}>
           Not now

@@ -3,6 +3,7 @@ import { genericValves, sizeAsSold, valveOutlets } from '@hestian/core'
 import styled from 'styled-components'
 import { known } from '../ui/numbers'
 import { useJob } from '../job/JobContext'
+import { Makers } from '../job/MakerRow'
 import { SectionHead } from '../ui/Answer'
 import { Drop } from '../ui/Drop'
 import { Choice, InlineText } from '../ui/fields'
@@ -177,6 +178,7 @@ export function Valve({
           ])}
         </label>
       </Looks>
+      <Makers of={[{ of: valve.name, path: at('maker'), maker: valve.maker }]} />
       <Held>
         <div>
           <h4>

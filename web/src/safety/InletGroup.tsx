@@ -4,6 +4,7 @@ import { Fragment } from 'react'
 import styled from 'styled-components'
 import { newId } from '../api/client'
 import { useJob } from '../job/JobContext'
+import { Makers } from '../job/MakerRow'
 import { SmallToggle } from '../ui/SmallToggle'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -80,11 +81,26 @@ export function InletGroup() {
           ))}
         </Line>
       )}
+      <Makers
+        of={inlet.flatMap((piece, i) =>
+          ['reducing-valve', 'expansion-relief', 'vessel', 'check-valve'].includes(piece.kind)
+            ? [
+                {
+                  of: say(piece.kind),
+                  path: ['hotWater', 'safety', 'inlet', i, 'maker'],
+                  maker: piece.maker,
+                },
+              ]
+            : [],
+        )}
+      />
       <Adds>
         {inlet.length === 0 && (
           <Button
             look="text"
-            onPress={() => put(usualInlet.map((kind) => ({ id: newId(), kind, reversed: false })))}
+            onPress={() =>
+              put(usualInlet.map((kind) => ({ id: newId(), kind, reversed: false, maker: null })))
+            }
           >
             Begin with the usual order
           </Button>
@@ -98,7 +114,7 @@ export function InletGroup() {
             onChoose={(kind) =>
               put([
                 ...inlet.filter((piece) => piece.kind !== 'store'),
-                { id: newId(), kind, reversed: false },
+                { id: newId(), kind, reversed: false, maker: null },
                 ...inlet.filter((piece) => piece.kind === 'store'),
               ])
             }

@@ -18,6 +18,7 @@ import { SaveLine } from './SaveLine'
 import { SheetBoundary } from './SheetBoundary'
 import { stageNames } from './stages'
 import { ThemeSwitch } from '../ui/ThemeSwitch'
+import { Unsafe } from './Unsafe'
 
 export function JobShell() {
   const { jobId = '', sheet = 'site' } = useParams()
@@ -85,6 +86,7 @@ function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: 
           )}
         </span>
         <i />
+        <Unsafe sheet={sheet} />
         <WhoIsWorking />
         <ThemeSwitch />
         <SaveLine />
@@ -100,16 +102,18 @@ function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: 
             incomplete: 'not complete',
             'does-not-apply': 'does not apply',
             'not-begun': 'not begun',
+            invited: 'not asked for by this work',
           }[at]
           return (
             <Tab
               key={id}
               to={`/jobs/${state.id}/${id}`}
               aria-current={id === sheet && !walking ? 'page' : undefined}
+              data-invited={at === 'invited' || undefined}
             >
               <small>{sheetCode(id)}</small>
               {name}
-              {at === 'does-not-apply' ? (
+              {at === 'does-not-apply' || at === 'invited' ? (
                 <span className="unseen">{word}</span>
               ) : (
                 <Mark kind={kind} size={17} label={word} />
@@ -314,6 +318,11 @@ const Tab = styled(Link)`
   small {
     font: 650 14px/18px var(--head);
     color: var(--ink-3);
+  }
+  &[data-invited]:not([aria-current]) {
+    color: var(--ink-3);
+    font-weight: 400;
+    padding: 0 10px;
   }
   &[aria-current] {
     background: var(--paper);

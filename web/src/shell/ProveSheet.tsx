@@ -20,6 +20,12 @@ export function ProveSheet({ sheet }: { readonly sheet: SheetId }) {
       return <Proven judged={judged} />
     case 'not-begun':
       return <NotBegun />
+    case 'invited':
+      return (
+        <Settled judged={judged}>
+          This work does not ask for this sheet. What you fill here is kept, and judged.
+        </Settled>
+      )
     case 'ready':
       return <Ready sheet={sheet} />
     case 'stop':
@@ -44,7 +50,7 @@ function Settled({
   readonly children: ReactNode
 }) {
   const { judgement, state } = useJob()
-  const next = nextSheet(judged.id)
+  const next = nextSheet(judged.id, judgement.sheets)
   return (
     <Bar>
       {judged.state === 'proven' && <Mark kind="pass" />}
@@ -117,9 +123,13 @@ function Incomplete({ judged: { missing } }: { readonly judged: JudgedSheet }) {
   )
 }
 
-function nextSheet(sheet: SheetId): SheetId | undefined {
+/** The next one that the work asks for. */
+function nextSheet(
+  sheet: SheetId,
+  sheets: Readonly<Record<SheetId, JudgedSheet>>,
+): SheetId | undefined {
   const order = Object.values(stageSheets).flat()
-  return order[order.indexOf(sheet) + 1]
+  return order.slice(order.indexOf(sheet) + 1).find((id) => sheets[id].state !== 'invited')
 }
 
 const Bar = styled.div`

@@ -33,11 +33,13 @@ const walk = page(() => import('../survey/WalkPage'), 'WalkPage')
 
 /** Every sheet's page, each in a piece of its own. */
 const pages: Readonly<Record<SheetId, FetchedPage>> = {
+  work: page(() => import('../kinds/WorkPage'), 'WorkPage'),
   site: page(() => import('../survey/SitePage'), 'SitePage'),
   readings: page(() => import('../survey/ReadingsPage'), 'ReadingsPage'),
   plates: page(() => import('../survey/PlatesPage'), 'PlatesPage'),
   place: page(() => import('../survey/PlacePage'), 'PlacePage'),
   inspection: page(() => import('../survey/InspectionPage'), 'InspectionPage'),
+  exchange: page(() => import('../exchange/ExchangePage'), 'ExchangePage'),
   heat: page(() => import('../heat/HeatPage'), 'HeatPage'),
   circuit: page(() => import('../circuit/CircuitPage'), 'CircuitPage'),
   vessel: page(() => import('../vessel/VesselPage'), 'VesselPage'),
@@ -47,6 +49,7 @@ const pages: Readonly<Record<SheetId, FetchedPage>> = {
   water: page(() => import('../water/WaterPage'), 'WaterPage'),
   tightness: page(() => import('../prove/TightnessPage'), 'TightnessPage'),
   steps: page(() => import('../commission/CommissionPage'), 'CommissionPage'),
+  list: page(() => import('../list/ListPage'), 'ListPage'),
   handover: page(() => import('../handover/HandoverPage'), 'HandoverPage'),
 }
 

@@ -3,6 +3,7 @@ import { blankPart, inWords, partFields, partKinds, partWords } from '@hestian/c
 import styled from 'styled-components'
 import { newId } from '../api/client'
 import { useJob } from '../job/JobContext'
+import { Makers } from '../job/MakerRow'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Choice, InlineText } from '../ui/fields'
@@ -139,6 +140,7 @@ function OnePart({
         onStay={(stay) => edit([{ path: at('stay'), value: stay }])}
         onYear={(year) => edit([{ path: at('madeYear'), value: year }])}
       />
+      <Makers of={[{ of: part.name, path: at('maker'), maker: part.maker, yearElsewhere: true }]} />
       <Photos
         label={`Photograph the tag of ${part.name}`}
         photos={part.photos}

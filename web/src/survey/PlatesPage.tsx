@@ -11,6 +11,7 @@ import {
 import styled from 'styled-components'
 import { newId } from '../api/client'
 import { useJob } from '../job/JobContext'
+import { Makers } from '../job/MakerRow'
 import { ProveSheet } from '../shell/ProveSheet'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -206,6 +207,11 @@ function Plate({ appliance, index }: { readonly appliance: Appliance; readonly i
         place={`appliances.${index}.madeYear`}
         onStay={(stay) => edit([{ path: at('stay'), value: stay }])}
         onYear={(year) => edit([{ path: at('madeYear'), value: year }])}
+      />
+      <Makers
+        of={[
+          { of: appliance.name, path: at('maker'), maker: appliance.maker, yearElsewhere: true },
+        ]}
       />
       <div data-place={`appliances.${index}.papers`}>
         {papers.map(({ key, label }) => (

@@ -1,6 +1,7 @@
 import { blankPosition } from '@hestian/core'
 import { newId } from '../api/client'
 import { useJob } from '../job/JobContext'
+import { Makers } from '../job/MakerRow'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Adds, Drop } from '../ui/Drop'
@@ -169,6 +170,20 @@ export function WeakParts() {
           ))}
         </Table>
       )}
+      <Makers
+        of={[
+          {
+            of: `The ${solution.practice.words.vessel}`,
+            path: ['heating', 'vesselMaker'],
+            maker: heating.vesselMaker,
+          },
+          ...furtherVessels.map((vessel, i) => ({
+            of: vessel.name,
+            path: ['heating', 'furtherVessels', i, 'maker'],
+            maker: vessel.maker,
+          })),
+        ]}
+      />
       <Adds>
         <Button
           look="text"
@@ -203,6 +218,7 @@ export function WeakParts() {
                     chargeGauge_Pa: null,
                     maxWorkingGauge_Pa: null,
                     position: null,
+                    maker: null,
                   },
                 },
               ])

@@ -37,10 +37,10 @@ test('a step of before does not change with what today’s blank parts hold', ()
   expect(Object.keys(forward).sort()).toEqual(
     [
       ...['appliances', 'gas', 'heat', 'heating', 'hotWater', 'pan', 'parts', 'practice', 'prices'],
-      ...['reliefs', 'schools', 'site', 'survey', 'version', 'water'],
+      ...['reliefs', 'schools', 'site', 'survey', 'version', 'water', 'work'],
     ].sort(),
   )
-  expect(Object.keys(forward.heating ?? {})).toHaveLength(29)
+  expect(Object.keys(forward.heating ?? {})).toHaveLength(30)
   expect(Object.keys(forward.survey)).toHaveLength(26)
 })
 

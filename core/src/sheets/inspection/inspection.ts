@@ -23,6 +23,9 @@ export const inspectionWords: Readonly<Record<InspectionVerdict, string>> = {
   'not-inspected': 'Not inspected',
 }
 
+/** Below this a vessel takes in next to nothing, gauge. Common practice, no source. */
+const flatGauge_Pa = 30e3
+
 /** One thing that is looked at on an installation that is there already. */
 export interface InspectionItem {
   readonly id: string
@@ -139,10 +142,15 @@ export function inspectionItems(
               id: `charge-${part.id}`.slice(0, 60),
               area: 'Relief and vessels',
               name: `${part.name}: charge`,
-              limit: 'The design’s charge, read with its water side empty',
+              limit: 'The design’s charge, read with its water side empty; at 0 it is flat',
               source: sources.trade,
               ...(part.chargeGauge_Pa
-                ? { found: show(part.chargeGauge_Pa.value, 'water-pressure') }
+                ? {
+                    found: show(part.chargeGauge_Pa.value, 'water-pressure'),
+                    ...(part.chargeGauge_Pa.value < flatGauge_Pa
+                      ? { suggests: 'look-again' as const }
+                      : {}),
+                  }
                 : {}),
             },
           ]

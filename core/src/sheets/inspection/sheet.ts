@@ -48,6 +48,19 @@ export function inspectionSheet(
           ]
         : []
     })
+  const against = items.flatMap((item): InspectionFinding[] =>
+    inspected[item.id]?.body.verdict === 'sound' && item.suggests && item.suggests !== 'sound'
+      ? [
+          {
+            id: 'inspected-against-figures',
+            severity: item.suggests === 'unsafe' ? 'stop' : 'fix',
+            place: `inspection.${item.id}`,
+            names: [item.name, item.found ?? '', item.limit],
+            source: item.source,
+          },
+        ]
+      : [],
+  )
   return {
     applies: true,
     answer: items.length,
@@ -56,6 +69,7 @@ export function inspectionSheet(
       .map((item) => ({ place: `inspection.${item.id}`, what: item.name })),
     findings: [
       ...bad('unsafe', 'inspected-unsafe', 'stop'),
+      ...against,
       ...bad('look-again', 'inspected-look-again', 'note'),
     ],
     workings: () => [],

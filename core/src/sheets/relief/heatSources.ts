@@ -3,21 +3,8 @@ import type { Appliance, JobDocument } from '../../job/document'
 import { heatingBoiler } from '../../job/heatingBoiler'
 import { hotWaterHeater } from '../../job/hotWaterHeater'
 import type { ReliefValve } from '../../job/pressureDocument'
-import { fuelGases, grossInput_W } from '../../methods/gas/fuel'
 import type { Practice } from '../../practice/practices'
-
-/** Gross input or output of an appliance as the practice's rule takes it, W; undefined while its plate is not read. */
-export function protects_W(
-  appliance: Appliance,
-  document: JobDocument,
-  practice: Practice,
-): number | undefined {
-  const { input_W, output_W, inputSaid } = appliance
-  if (practice.relief.protects === 'output' && output_W) return output_W.value
-  if (!input_W) return output_W?.value
-  const gas = fuelGases[practice.name][document.survey.fuel]
-  return grossInput_W(input_W.value, inputSaid, gas)
-}
+import { protects_W } from '../protects'
 
 /** What heats the water that a valve guards: every boiler on the circuit, or the store's own burner, element or boiler. */
 export function heatSources(valve: ReliefValve, document: JobDocument): readonly Appliance[] {

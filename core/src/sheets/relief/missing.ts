@@ -5,7 +5,8 @@ import type { DischargePiece, ReliefValve } from '../../job/pressureDocument'
 import type { Practice } from '../../practice/practices'
 import type { Decides } from '../unsettled'
 import { unsettled } from '../unsettled'
-import { heatSources, protects_W } from './heatSources'
+import { protects_W } from '../protects'
+import { heatSources } from './heatSources'
 
 /** Which valves have to be there, by what holds water under pressure. */
 function valvesWanted(

@@ -422,7 +422,7 @@ test('a document of version 3 comes forward with its gas pipes, and nothing of i
   expect(result).toMatchObject({
     ok: true,
     document: {
-      version: 5,
+      version: 6,
       prices: [],
       water: { segments: [] },
       gas: {

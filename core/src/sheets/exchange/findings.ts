@@ -1,0 +1,200 @@
+import { sources } from '../../answer/sources'
+import type { WeepCause } from '../../job/workDocument'
+import type { ExchangeAnswer, MatchPoint } from './answer'
+import { causeStays, isRelief } from './missing'
+import type { ExchangeFinding } from './wording'
+
+const placeOf = {
+  set: 'new.set',
+  temperature: 'new.openTemp',
+  capacity: 'new.capacity',
+  volume: 'new.volume',
+  working: 'new.working',
+  connection: 'connection',
+} as const
+const pointWords = {
+  set: 'set pressure',
+  temperature: 'temperature',
+  capacity: 'capacity',
+  volume: 'volume',
+  working: 'maximum working pressure',
+  connection: 'connection',
+} as const
+
+/** Why a relief let water out, as the second half of a sentence. */
+export const causeWords: Readonly<Record<WeepCause, string>> = {
+  vessel: 'the {vessel} is flat, waterlogged, too small or shut off',
+  'feed-lets-by': 'the feed lets by or its lever was left over',
+  'coil-leaks': 'the coil leaks the main into the heating',
+  'closed-system': 'the system is closed and nothing takes the expansion',
+  'old-seat': 'its seat is old or has grit under it',
+  lifted: 'it was lifted and did not reseat',
+  setting: 'the pressure it stands at is too near its setting',
+  'not-weeping': 'it did not: it is exchanged for its age or kind',
+  'not-found': 'no cause was found',
+}
+
+/** The new part against the plant first, then against the old one, then what stands round it. */
+export function exchangeFindings(answer: ExchangeAnswer): readonly ExchangeFinding[] {
+  return [
+    ...answer.points.flatMap((point) => (point.fits === false ? misfit(point, answer) : [])),
+    ...differences(answer),
+    ...around(answer),
+    ...weeping(answer),
+  ]
+}
+
+/** A point at which the new part is wrong for the plant, whatever the old one was. */
+function misfit(point: MatchPoint, { exchange, plant, fresh }: ExchangeAnswer): ExchangeFinding[] {
+  const { asks, fresh: value = 0, like } = point
+  if (!asks) return []
+  const asBefore = like ? 'as-before' : ''
+  const base = {
+    place: `work.exchange.${placeOf[point.id]}`,
+    severity: 'stop',
+    source: sources.maker,
+  } as const
+  switch (point.id) {
+    case 'set':
+      return isRelief(exchange)
+        ? [
+            {
+              ...base,
+              id: 'exchange-over-plant',
+              names: [fresh.name, plant.name, asBefore],
+              figures: {
+                setGauge_Pa: value,
+                limitGauge_Pa: asks.value,
+                plateGauge_Pa: plant.maxWorkingGauge_Pa?.value ?? asks.value,
+              },
+            },
+          ]
+        : [
+            {
+              ...base,
+              id: 'exchange-reduces-high',
+              source: sources.trade,
+              names: [fresh.name, asBefore],
+              figures: { setGauge_Pa: value, limitGauge_Pa: asks.value },
+            },
+          ]
+    case 'temperature':
+      return [
+        {
+          ...base,
+          id: 'exchange-too-hot',
+          source: sources.trade,
+          names: [fresh.name, asBefore],
+          figures: { openTemp_K: value, limitTemp_K: asks.value },
+        },
+      ]
+    case 'capacity':
+      return [
+        {
+          ...base,
+          id: 'exchange-short',
+          names: [fresh.name, plant.name, asBefore],
+          figures: { capacity_W: value, protects_W: asks.value },
+        },
+      ]
+    case 'working':
+      return [
+        {
+          ...base,
+          id: 'exchange-vessel-weak',
+          names: [fresh.name],
+          figures: { limitGauge_Pa: value, setGauge_Pa: asks.value },
+        },
+      ]
+    default:
+      return []
+  }
+}
+
+/** Where it fits the plant and is another than the old one all the same. */
+function differences({ points, exchange, old, fresh }: ExchangeAnswer): ExchangeFinding[] {
+  const volume = points.find((point) => point.id === 'volume')
+  const smaller: ExchangeFinding[] =
+    volume?.like === false
+      ? [
+          {
+            id: 'exchange-vessel-smaller',
+            severity: 'fix',
+            place: 'work.exchange.new.volume',
+            source: sources.trade,
+            names: [fresh.name],
+            figures: { volume_m3: volume.fresh ?? 0, old_m3: volume.old ?? 0 },
+          },
+        ]
+      : []
+  const differs = points
+    .filter((point) => point.id !== 'volume' && point.like === false && point.fits === true)
+    .map((point) => pointWords[point.id])
+  const all = [
+    ...differs,
+    ...(exchange.connection === 'adapted' || exchange.connection === 'larger'
+      ? ['connection']
+      : []),
+  ]
+  return all.length === 0
+    ? smaller
+    : [
+        ...smaller,
+        {
+          id: 'exchange-not-like',
+          severity: 'note',
+          place: 'work.exchange.match',
+          source: sources.trade,
+          names: [fresh.name, old.name, all.join(', ')],
+        },
+      ]
+}
+
+function around({ exchange, plant, old, fresh }: ExchangeAnswer): ExchangeFinding[] {
+  const { part, between, connection, endSafe } = exchange
+  const shuts =
+    (isRelief(exchange) && between !== null && between !== 'nothing') ||
+    (part === 'expansion-vessel' && between === 'plain-valve')
+  const one = (id: ExchangeFinding['id'], place: string, names: readonly string[]) => ({
+    id,
+    severity: 'stop' as const,
+    place: `work.exchange.${place}`,
+    source: sources.trade,
+    names,
+  })
+  return [
+    ...(shuts ? [one('exchange-shut', 'between', [fresh.name, plant.name])] : []),
+    ...(connection === 'smaller'
+      ? [one('exchange-narrow', 'connection', [fresh.name, old.name])]
+      : []),
+    ...(isRelief(exchange) && endSafe === 'no'
+      ? [one('exchange-end', 'endSafe', [fresh.name])]
+      : []),
+  ]
+}
+
+function weeping({ exchange, old }: ExchangeAnswer): ExchangeFinding[] {
+  const { cause, causeDone, causeSays } = exchange
+  if (!isRelief(exchange) || cause === null) return []
+  if (cause === 'not-found' && causeSays.trim() !== '')
+    return [
+      {
+        id: 'weep-not-found',
+        severity: 'note',
+        place: 'work.exchange.cause',
+        source: sources.trade,
+        names: [old.name, causeSays.trim()],
+      },
+    ]
+  return causeStays(exchange) && causeDone === 'no'
+    ? [
+        {
+          id: 'weep-cause-left',
+          severity: 'fix',
+          place: 'work.exchange.causeDone',
+          source: sources.trade,
+          names: [old.name, causeWords[cause]],
+        },
+      ]
+    : []
+}

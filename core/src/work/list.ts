@@ -1,0 +1,51 @@
+import type { JobDocument } from '../job/document'
+import type { BodyOf, JobRecord } from '../job/records'
+import { ofKind } from '../job/records'
+import { kindsOf } from './kinds'
+import type { TickItem } from './tickItems'
+import { tickGroups, tickItems } from './tickItems'
+
+/** An item of the work list with what was recorded of it. */
+export interface JudgedItem {
+  readonly item: TickItem
+  readonly ticked?: {
+    readonly recordId: string
+    readonly at: string
+    readonly by: string
+    readonly body: BodyOf<'ticked'>
+  }
+}
+
+const hazards: readonly string[] = ['asbestos', 'dead', 'cool']
+
+/** What the work asks to be done and written down, in the order of work, each once. */
+export function workItems(document: JobDocument): readonly TickItem[] {
+  const kinds = kindsOf(document)
+  const wanted = new Set<string>([
+    ...(kinds.some(({ takesOut }) => takesOut) ? hazards : []),
+    ...kinds.flatMap(({ list }) => list),
+  ])
+  const part = document.work.exchange?.part
+  const all: readonly TickItem[] = tickItems
+  return tickGroups.flatMap((group) =>
+    all.filter(
+      (item) =>
+        item.group === group &&
+        wanted.has(item.id) &&
+        (item.parts === undefined || (part !== undefined && item.parts.includes(part))),
+    ),
+  )
+}
+
+export function judgeItems(
+  document: JobDocument,
+  entries: readonly JobRecord[],
+): readonly JudgedItem[] {
+  const records = ofKind(entries, 'ticked')
+  return workItems(document).map((item): JudgedItem => {
+    const last = records.filter(({ body }) => body.item === item.id).at(-1)
+    return last
+      ? { item, ticked: { recordId: last.id, at: last.at, by: last.by, body: last.body } }
+      : { item }
+  })
+}

@@ -1,0 +1,130 @@
+import { blankDocument } from '../job/document'
+import { applyEdits, readDocument } from '../job/edits'
+import type { JobRecord } from '../job/records'
+import { exchangedParts, workKinds } from '../job/workDocument'
+import { practices } from '../practice/practices'
+import { practiceNames } from '../practice/practiceNames'
+import { beginExchange, chooseWork } from './begin'
+import { guessWork, kindsOf, workKindList } from './kinds'
+import { judgeItems, workItems } from './list'
+import { tickItems } from './tickItems'
+
+const blank = (practice: (typeof practiceNames)[number] = 'uk-ireland') =>
+  blankDocument({ name: 'A job', address: '', practice })
+const ids = () => {
+  let count = 0
+  return () => `row-${++count}`
+}
+
+describe('the kinds of work', () => {
+  test('stand in the list in the order they are named, each once', () => {
+    expect(workKindList.map(({ id }) => id)).toEqual(workKinds)
+  })
+  test('ask of their list only what there is, and each item is asked by some kind', () => {
+    const known = new Set<string>(tickItems.map(({ id }) => id))
+    const asked = new Set<string>(workKindList.flatMap(({ list }) => list))
+    expect([...asked].filter((id) => !known.has(id))).toEqual([])
+    const hazards = ['asbestos', 'dead', 'cool']
+    expect([...known].filter((id) => !asked.has(id) && !hazards.includes(id))).toEqual([])
+  })
+  test.each(workKinds)('%s: what it cannot be without is put down with the choice', (kind) => {
+    const job = applyEdits(blank(), chooseWork(blank(), [kind], ids()))
+    expect(readDocument(job)).toMatchObject({ ok: true })
+    const needs = kindsOf(job).flatMap((one) => one.needs)
+    expect(job.heating !== null).toBe(needs.includes('heating'))
+    expect(job.hotWater !== null).toBe(needs.includes('hot-water'))
+    expect(job.survey.inspecting).toBe(needs.includes('inspecting'))
+  })
+  test('chosen again and wider, nothing that is filled is taken away or made twice', () => {
+    const newId = ids()
+    const first = applyEdits(blank(), chooseWork(blank(), ['boiler-exchanged'], newId))
+    const wider = applyEdits(
+      first,
+      chooseWork(first, ['safety-part-exchanged', 'boiler-exchanged'], newId),
+    )
+    expect(wider.work.kinds).toEqual(['boiler-exchanged', 'safety-part-exchanged'])
+    expect({ ...wider, work: first.work }).toEqual(first)
+    const narrower = applyEdits(wider, chooseWork(wider, ['inspection-only'], newId))
+    expect(narrower.appliances).toEqual(first.appliances)
+    expect(narrower.heating).toEqual(first.heating)
+  })
+  test.each([
+    ['heating-new'],
+    ['stored-hot-water'],
+    ['storage-heater-exchanged'],
+    ['instantaneous-heater'],
+    ['inspection-only'],
+  ] as const)('%s is guessed from what it fills, for a job that nobody has asked', (kind) => {
+    const job = applyEdits(blank(), chooseWork(blank(), [kind], ids()))
+    expect(guessWork({ ...job, work: blank().work })).toEqual([kind])
+  })
+  test('of a blank job nothing is guessed', () => {
+    expect(guessWork(blank())).toEqual([])
+  })
+})
+
+describe.each(practiceNames)('an exchange in %s', (practice) => {
+  test.each(exchangedParts)(
+    'of a %s begins with the plant, the old part and the new one',
+    (part) => {
+      const job = applyEdits(
+        blank(practice),
+        beginExchange(blank(practice), part, practices[practice].words, ids()),
+      )
+      expect(readDocument(job)).toMatchObject({ ok: true })
+      expect(job.appliances.map(({ stay }) => stay)).toEqual(['stays'])
+      expect(job.parts.map(({ stay }) => stay)).toEqual(['goes', 'new'])
+      const names = job.parts.map(({ name }) => name).join()
+      expect(names).toMatch(/^Old [a-zT&]+.*,New /)
+      expect(names).not.toMatch(/[{}]/)
+    },
+  )
+  test('of a plant that is there already adds no second one', () => {
+    const newId = ids()
+    const words = practices[practice].words
+    const once = applyEdits(
+      blank(practice),
+      beginExchange(blank(practice), 'relief-valve', words, newId),
+    )
+    const twice = applyEdits(once, beginExchange(once, 'expansion-vessel', words, newId))
+    expect(twice.appliances).toEqual(once.appliances)
+  })
+})
+
+describe('the work list', () => {
+  const withKinds = (...kinds: (typeof workKinds)[number][]) =>
+    applyEdits(blank(), chooseWork(blank(), kinds, ids()))
+  const items = (...kinds: (typeof workKinds)[number][]) =>
+    workItems(withKinds(...kinds)).map(({ id }) => id)
+
+  test('asks for asbestos, power and heat first where something comes out, and not where nothing does', () => {
+    expect(items('burner-part-exchanged').slice(0, 3)).toEqual(['asbestos', 'dead', 'cool'])
+    expect(items('leak-made-safe')).not.toContain('asbestos')
+    expect(items('inspection-only')).toEqual(['told'])
+  })
+  test('names what two kinds ask once', () => {
+    const both = items('boiler-exchanged', 'stored-hot-water')
+    expect(new Set(both).size).toBe(both.length)
+  })
+  test('asks for the charge where a vessel is exchanged, and not where a relief is', () => {
+    const of = (part: (typeof exchangedParts)[number]) => {
+      const job = withKinds('safety-part-exchanged')
+      const begun = applyEdits(job, beginExchange(job, part, practices['uk-ireland'].words, ids()))
+      return workItems(begun).map(({ id }) => id)
+    }
+    expect(of('expansion-vessel')).toContain('charge')
+    expect(of('relief-valve')).not.toContain('charge')
+    expect(of('relief-valve')).toContain('hot-read')
+  })
+  test('the last record of an item counts; one that is replaced does not', () => {
+    const ticked = (id: string, text: string, replaces?: string): JobRecord => ({
+      ...{ id, at: '2026-11-20T10:00:00Z', by: 'a', ...(replaces ? { replaces } : {}) },
+      body: { kind: 'ticked', item: 'told', answer: 'done', because: '', text },
+    })
+    const last = (...entries: JobRecord[]) =>
+      judgeItems(withKinds('inspection-only'), entries)[0]?.ticked?.body.text
+    expect(last()).toBeUndefined()
+    expect(last(ticked('one-0001', 'tenant'), ticked('two-0001', 'owner'))).toBe('owner')
+    expect(last(ticked('one-0001', 'tenant'), ticked('two-0001', 'both', 'one-0001'))).toBe('both')
+  })
+})

@@ -1,0 +1,163 @@
+import type { Finding, Show, Solution, Working } from '@hestian/core'
+import {
+  offWords,
+  paperInks,
+  severityWords,
+  ticketWords,
+  word,
+  tickets,
+  writeOut,
+  solvedSpecs,
+} from '@hestian/core'
+import type { Content } from 'pdfmake/interfaces'
+import type { HandoverFacts } from './paper'
+import { basisWords, section, rows, bold, day } from './paper'
+
+export function open({ solution, judgement }: HandoverFacts, show: Show): Content[] {
+  const findings = Object.values(judgement.sheets)
+    .flatMap((sheet) => sheet.findings)
+    .map((finding: Finding) => ({
+      finding,
+      ...word(finding, solution.practice, show),
+    }))
+  return [
+    section('Open findings'),
+    findings.length === 0
+      ? { text: 'None.' }
+      : rows(
+          [40, '*'],
+          findings.map(({ finding, head, why }) => [
+            bold(severityWords[finding.severity]),
+            {
+              stack: [
+                bold(head),
+                { text: why, color: paperInks['ink-2'] },
+                { text: finding.source.says, color: paperInks['ink-3'], fontSize: 9 },
+              ],
+            },
+          ]),
+        ),
+    section('Off on site'),
+    judgement.off.length === 0
+      ? { text: 'Nothing is off on site.' }
+      : rows(
+          ['*', 140],
+          judgement.off.map((item) => [item.body.name, offWords[item.body.state]]),
+        ),
+    ...(judgement.snags.length === 0
+      ? []
+      : [
+          section('Snags'),
+          rows(
+            ['*', 120, 80],
+            judgement.snags.map(({ body }) => [body.what, body.owner, body.due ?? 'no date']),
+          ),
+        ]),
+  ]
+}
+
+export function workings(solution: Solution, show: Show): Content[] {
+  const lines = solvedSpecs.flatMap(({ id }) => {
+    const sheet = solution[id]
+    return sheet.applies ? sheet.workings() : []
+  })
+  if (lines.length === 0) return []
+  return [
+    section('Workings'),
+    rows(
+      [150, '*'],
+      lines.map((working: Working) => {
+        const { put, result } = writeOut(working, show)
+        return [
+          bold(working.title),
+          {
+            stack: [
+              { text: working.formula },
+              { text: [put, ' = ', bold(result)] },
+              {
+                text: `${working.source.says} (${basisWords[working.source.basis]})`,
+                color: paperInks['ink-3'],
+                fontSize: 9,
+              },
+            ],
+          },
+        ]
+      }),
+    ),
+  ]
+}
+
+export function cautions({ practice, gas }: Solution): Content[] {
+  return [
+    section('Cautions'),
+    {
+      ul: [
+        'This sheet says which checks were made. It does not say that the installation complies with anything: local code, the maker’s instructions and licensed practice come first.',
+        'A blocked or plugged relief valve can burst a vessel. Never plug, cap or valve its discharge.',
+        'Hot water scalds: within seconds at 60 °C, within minutes at 49 °C (as remembered, check the current edition).',
+        ...(gas.applies
+          ? [
+              `Smell of gas: no flame; no switches, phone or doorbell inside; shut the meter valve only if it is safe on the way out; open windows and leave; call ${practice.words.gasEmergency} from outside.`,
+              'Carbon monoxide cannot be smelt. Keep a working alarm and have the flue looked at every year.',
+              'Householder: look, read the gauge, set the dial. Leave covers, gas and safety valves to those who hold the ticket.',
+            ]
+          : []),
+      ],
+    },
+  ]
+}
+
+export function signatures(
+  { state }: HandoverFacts,
+  nameOf: (id: string) => string,
+  printedAt: string,
+): Content[] {
+  const signed = state.records.flatMap((record) =>
+    record.body.kind === 'signature' ? [{ record, body: record.body }] : [],
+  )
+  const imported = new Set(state.revisions.filter((one) => one.imported).map((one) => one.letter))
+  const held = (names: readonly string[]) =>
+    tickets
+      .filter((ticket) => names.includes(ticket))
+      .map((ticket) => ticketWords[ticket])
+      .join(', ')
+  return [
+    section('Signatures'),
+    signed.length === 0
+      ? { text: 'Not signed.' }
+      : rows(
+          [60, '*', 120],
+          signed.map(({ record, body }) => [
+            `Revision ${body.revision}`,
+            {
+              stack: [
+                bold(body.typedName),
+                {
+                  text: `${nameOf(record.by)}: ${held(body.ticketsHeld)}`,
+                  color: paperInks['ink-2'],
+                },
+                ...(body.sha256
+                  ? [
+                      {
+                        text: `SHA-256 of the design as signed: ${body.sha256}`,
+                        color: paperInks['ink-3'],
+                        fontSize: 7.5,
+                      },
+                    ]
+                  : []),
+                ...(imported.has(body.revision)
+                  ? [{ text: 'Imported; signature not verified here.', color: paperInks.look }]
+                  : []),
+              ],
+            },
+            day(record.at),
+          ]),
+        ),
+    {
+      text: `Printed ${day(printedAt)} UTC. The job’s own file is attached to this PDF.`,
+      color: paperInks['ink-3'],
+      fontSize: 9,
+      margin: [0, 8, 0, 0],
+    },
+  ]
+}

@@ -1,0 +1,94 @@
+import type { Drawing, JobState, Judgement, Person, Solution } from '@hestian/core'
+import { drawingSvg, paperInks } from '@hestian/core'
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
+
+export interface HandoverFacts {
+  readonly state: JobState
+  readonly solution: Solution
+  readonly judgement: Judgement
+  readonly people: readonly Person[]
+  readonly printedAt: string
+}
+
+export const basisWords = {
+  published: 'published',
+  'published-equation': 'published equation',
+  'from-memory': 'as remembered, check the current edition',
+  'common-practice': 'common practice',
+  assumed: 'assumed',
+} as const
+
+export const bold = (text: string) => ({ text, bold: true })
+
+export const head = (...texts: readonly string[]) => texts.map(bold)
+
+export const day = (at: string) => `${at.slice(0, 10)} ${at.slice(11, 16)}`
+
+export const section = (text: string): Content => ({
+  stack: [
+    { text, font: 'Head', bold: true, fontSize: 14 },
+    {
+      canvas: [
+        { type: 'line', x1: 0, y1: 2, x2: 503, y2: 2, lineWidth: 1.2, lineColor: paperInks.ink },
+      ],
+    },
+  ],
+  margin: [0, 12, 0, 6],
+  headlineLevel: 2,
+})
+
+export const drawn = (drawing: Drawing, width: number): Content => ({
+  svg: drawingSvg(drawing, 'Text'),
+  width,
+  margin: [0, 4, 0, 6],
+})
+
+export const rows = (
+  widths: (string | number)[],
+  body: readonly (readonly Content[])[],
+  header = 0,
+): Content =>
+  ({
+    table: {
+      widths,
+      headerRows: header,
+      keepWithHeaderRows: header,
+      dontBreakRows: true,
+      body: body.map((row) => [...row]),
+    },
+    layout: {
+      hLineWidth: () => 0.5,
+      vLineWidth: () => 0,
+      hLineColor: () => paperInks.hair,
+      paddingTop: () => 3,
+      paddingBottom: () => 3,
+    },
+  }) as Content
+
+/** A paper on A4: its name at the top, its own line at the foot of every page. */
+export const paper = (of: {
+  readonly title: string
+  readonly foot: string
+  readonly content: readonly Content[]
+}): TDocumentDefinitions =>
+  ({
+    pageSize: 'A4',
+    pageMargins: [46, 46, 46, 54],
+    tagged: true,
+    language: 'en',
+    displayTitle: true,
+    info: { title: of.title },
+    defaultStyle: { font: 'Text', fontSize: 10, lineHeight: 1.15, color: paperInks.ink },
+    pageBreakBefore: (
+      node: { headlineLevel?: number },
+      around: { getFollowingNodesOnPage: () => unknown[] },
+    ) => node.headlineLevel === 2 && around.getFollowingNodesOnPage().length < 6,
+    footer: (page: number, pages: number) => ({
+      margin: [46, 12, 46, 0],
+      columns: [
+        { text: of.foot, color: paperInks['ink-3'], fontSize: 9 },
+        { text: `${page} of ${pages}`, alignment: 'right', color: paperInks['ink-3'], fontSize: 9 },
+      ],
+    }),
+    content: [...of.content],
+  }) as TDocumentDefinitions

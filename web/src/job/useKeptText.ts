@@ -1,0 +1,25 @@
+import { useState } from 'react'
+
+/** A text that survives a reload of the page until it is taken: what was typed and not recorded yet. Emptied by setting it empty. */
+export function useKeptText(what: string): readonly [string, (text: string) => void] {
+  const key = `${what}:${location.pathname}`
+  const [text, setText] = useState(() => {
+    try {
+      return sessionStorage.getItem(key) ?? ''
+    } catch {
+      return ''
+    }
+  })
+  return [
+    text,
+    (next) => {
+      setText(next)
+      try {
+        if (next === '') sessionStorage.removeItem(key)
+        else sessionStorage.setItem(key, next)
+      } catch {
+        // Without storage it lives as long as the page.
+      }
+    },
+  ]
+}

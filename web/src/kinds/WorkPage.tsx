@@ -1,0 +1,231 @@
+import type { ExchangedPart, JobDocument, WorkKindId } from '@hestian/core'
+import {
+  applyEdits,
+  beginExchange,
+  chooseWork,
+  exchangedParts,
+  exchangedWords,
+  guessWork,
+  inWords,
+  isSheetAsked,
+  sheetNames,
+  stageSheets,
+  workItems,
+  workKindList,
+} from '@hestian/core'
+import { useState } from 'react'
+import { Checkbox, CheckboxGroup } from 'react-aria-components'
+import { useNavigate } from 'react-router'
+import styled from 'styled-components'
+import { newId } from '../api/client'
+import { useJob } from '../job/JobContext'
+import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
+import { Button } from '../ui/Button'
+import { Choice } from '../ui/fields'
+import { SheetHead } from '../ui/SheetHead'
+import { SheetPage } from '../ui/SheetPage'
+import { ProveSheet } from '../shell/ProveSheet'
+
+/** What the work is, one or several: what is asked follows from it. Wider later, nothing that is filled is lost. */
+export function WorkPage() {
+  const { draft, edit, solution, frozen, state } = useJob()
+  const { document } = draft
+  const { words } = solution.practice
+  const said = document.work.kinds
+  const guess = said.length === 0 ? guessWork(document) : []
+  const [picked, setPicked] = useState<readonly WorkKindId[]>(said.length > 0 ? said : guess)
+  const [part, setPart] = useState<ExchangedPart | null>(document.work.exchange?.part ?? null)
+  const [asked, setAsked] = useState(false)
+  const navigate = useNavigate()
+  const wantsPart = picked.includes('safety-part-exchanged') && !document.work.exchange
+  const isNew = picked.length !== said.length || picked.some((id) => !said.includes(id))
+  const next = withWork(document, picked, wantsPart ? part : null, words)
+  const take = () => {
+    setAsked(true)
+    if (picked.length === 0 || (wantsPart && !part)) return
+    edit(next.edits)
+    const first = firstAsked(next.document)
+    if (first) void navigate(`/jobs/${state.id}/${first}`)
+  }
+  return (
+    <SheetPage sheet="work">
+      {said.length > 0 ? (
+        <SheetHead sheet="work" />
+      ) : (
+        <>
+          <Answer>
+            What is <b>the work?</b>
+          </Answer>
+          <VerdictLine>
+            <span>
+              {guess.length > 0
+                ? 'By what is filled it seems to be what is ticked below. Nothing that is filled is hidden or lost.'
+                : 'What is asked follows from it: a small job stays small. It can be made wider later, and nothing is lost.'}
+            </span>
+          </VerdictLine>
+        </>
+      )}
+      <Kinds
+        aria-label="What the work is"
+        value={[...picked]}
+        onChange={(ids) => setPicked(ids as WorkKindId[])}
+        isDisabled={frozen}
+        data-place="work.kinds"
+      >
+        {workKindList.map((kind) => (
+          <Kind key={kind.id} value={kind.id}>
+            <i aria-hidden />
+            <span>
+              <b>{inWords(kind.name, words)}</b>
+              <small>{inWords(kind.says, words)}</small>
+            </span>
+          </Kind>
+        ))}
+      </Kinds>
+      {wantsPart && (
+        <Which>
+          <Choice
+            labelled
+            label="Which safety part"
+            value={part}
+            options={exchangedParts.map((id) => ({ id, text: inWords(exchangedWords[id], words) }))}
+            onChoose={setPart}
+          />
+        </Which>
+      )}
+      {picked.length > 0 && <Asks document={next.document} />}
+      {!frozen && isNew && (
+        <Take>
+          <Button look="go" onPress={take}>
+            {said.length === 0 ? 'This is the work' : 'Change the work to this'}
+          </Button>
+          <small role="alert">
+            {asked && picked.length === 0 && 'Tick at least one.'}
+            {asked && wantsPart && !part && 'Say which safety part is exchanged.'}
+          </small>
+        </Take>
+      )}
+      {said.length > 0 && !isNew && <ProveSheet sheet="work" />}
+    </SheetPage>
+  )
+}
+
+function withWork(
+  document: JobDocument,
+  kinds: readonly WorkKindId[],
+  part: ExchangedPart | null,
+  words: Parameters<typeof beginExchange>[2],
+) {
+  const chosen = chooseWork(document, kinds, newId)
+  const after = applyEdits(document, chosen)
+  const begun = part ? beginExchange(after, part, words, newId) : []
+  return { edits: [...chosen, ...begun], document: applyEdits(after, begun) }
+}
+
+const firstAsked = (document: JobDocument) =>
+  Object.values(stageSheets)
+    .flat()
+    .find((id) => id !== 'work' && isSheetAsked(id, document))
+
+/** What this choice asks for, and what it leaves open. */
+function Asks({ document }: { readonly document: JobDocument }) {
+  const sheets = Object.values(stageSheets).flat()
+  const items = workItems(document).length
+  const asked = sheets.filter(
+    (id) => isSheetAsked(id, document) && id !== 'work' && (id !== 'list' || items > 0),
+  )
+  const open = sheets.filter((id) => !isSheetAsked(id, document))
+  return (
+    <>
+      <SectionHead>
+        Then this is asked
+        <small>
+          {asked.length} {asked.length === 1 ? 'sheet' : 'sheets'}, {items} on the work list
+        </small>
+      </SectionHead>
+      <Prose>{asked.map((id) => sheetNames[id]).join(', ')}.</Prose>
+      {open.length > 0 && (
+        <Prose>
+          Open, if you want them: {open.map((id) => sheetNames[id]).join(', ')}. What you fill there
+          is kept and judged.
+        </Prose>
+      )}
+    </>
+  )
+}
+
+const Kinds = styled(CheckboxGroup)`
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0 28px;
+  margin: 6px 0 14px;
+  border-top: 1.5px solid var(--ink);
+  @media (max-width: 720px) {
+    grid-template-columns: 1fr;
+  }
+`
+const Kind = styled(Checkbox)`
+  display: flex;
+  gap: 14px;
+  padding: 10px 4px 12px;
+  border-bottom: 0.8px solid var(--hair);
+  cursor: pointer;
+  min-height: 48px;
+  > i {
+    flex: none;
+    width: 22px;
+    height: 22px;
+    border: 1.8px solid var(--ink);
+    margin-top: 1px;
+    position: relative;
+  }
+  &[data-selected] > i::after {
+    content: '';
+    position: absolute;
+    left: 6px;
+    top: 1px;
+    width: 6px;
+    height: 12px;
+    border: solid var(--ink);
+    border-width: 0 3px 3px 0;
+    transform: rotate(42deg);
+  }
+  &[data-selected] {
+    background: var(--select);
+  }
+  &[data-hovered]:not([data-selected]) {
+    background: var(--select);
+  }
+  &[data-focus-visible] {
+    outline: 3px solid var(--ink);
+    outline-offset: -3px;
+  }
+  &[data-disabled] {
+    cursor: default;
+  }
+  b {
+    display: block;
+    font: 650 18px/23px var(--head);
+  }
+  small {
+    display: block;
+    color: var(--ink-2);
+    font-size: 15px;
+    line-height: 20px;
+    text-wrap: pretty;
+  }
+`
+const Which = styled.div`
+  max-width: 420px;
+  margin-bottom: 14px;
+`
+const Take = styled.div`
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  margin: 14px 0 6px;
+  small {
+    color: var(--stop);
+    font-size: 15px;
+  }
+`

@@ -1,0 +1,186 @@
+import type { JudgedItem, TickGroup } from '@hestian/core'
+import { inWords, tickGroups } from '@hestian/core'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import styled from 'styled-components'
+import { useJob } from '../job/JobContext'
+import { ProveSheet } from '../shell/ProveSheet'
+import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
+import { Button } from '../ui/Button'
+import { dayTime } from '../ui/dates'
+import { Mark } from '../ui/icons'
+import { SheetPage } from '../ui/SheetPage'
+import { VerdictChip } from '../ui/VerdictChip'
+import { MadeSafe } from './MadeSafe'
+import { TickForm } from './TickForm'
+
+const groupNames: Readonly<Record<TickGroup, string>> = {
+  before: 'Before anything is opened',
+  work: 'The work',
+  test: 'Proven',
+  after: 'Back in use',
+}
+
+/** The work list: what is done, by whom, when, with what reading; one thing open at a time. */
+export function ListPage() {
+  const { judgement, draft, state } = useJob()
+  const { items } = judgement
+  const [picked, setPicked] = useState<string>()
+  if (items.length === 0)
+    return (
+      <SheetPage sheet="list">
+        <Answer>
+          This work has <b>no list.</b>
+        </Answer>
+        <Prose>
+          What it asks follows from <Link to={`/jobs/${state.id}/work`}>Work</Link>.
+        </Prose>
+        <ProveSheet sheet="list" />
+      </SheetPage>
+    )
+  const done = items.filter((one) => one.ticked).length
+  const open = picked ?? items.find((one) => !one.ticked)?.item.id
+  const next = items.find((one) => !one.ticked)
+  return (
+    <SheetPage sheet="list">
+      <Answer>
+        {next ? (
+          <>
+            <b>
+              {done} of {items.length}
+            </b>{' '}
+            done.
+          </>
+        ) : (
+          <>
+            All <b>{items.length}</b> are done.
+          </>
+        )}
+      </Answer>
+      <VerdictLine>
+        <VerdictChip verdict={next ? 'not-yet' : 'pass'} word={next ? 'Not yet' : 'Done'} />
+        <span>Each with who did it and when. What is not called for here says why.</span>
+      </VerdictLine>
+      {draft.document.work.kinds.includes('leak-made-safe') && <MadeSafe />}
+      {tickGroups.map((group) => {
+        const mine = items.filter((one) => one.item.group === group)
+        return mine.length === 0 ? null : (
+          <section key={group}>
+            <SectionHead>
+              {groupNames[group]}
+              <small>
+                {mine.filter((one) => one.ticked).length} of {mine.length}
+              </small>
+            </SectionHead>
+            <ul>
+              {mine.map((one) => (
+                <Item
+                  key={one.item.id}
+                  judged={one}
+                  isOpen={one.item.id === open}
+                  onOpen={() => setPicked(one.item.id)}
+                  onDone={() => setPicked(undefined)}
+                />
+              ))}
+            </ul>
+          </section>
+        )
+      })}
+      <ProveSheet sheet="list" />
+    </SheetPage>
+  )
+}
+
+interface ItemProps {
+  readonly judged: JudgedItem
+  readonly isOpen: boolean
+  readonly onOpen: () => void
+  readonly onDone: () => void
+}
+
+function Item({ judged, isOpen, onOpen, onDone }: ItemProps) {
+  const { solution, frozen } = useJob()
+  const { item, ticked } = judged
+  const says = inWords(item.says, solution.practice.words)
+  return (
+    <Row data-place={`list.${item.id}`} data-open={isOpen || undefined}>
+      <Mark
+        kind={ticked ? (ticked.body.answer === 'done' ? 'pass' : 'note') : 'not-yet'}
+        size={22}
+      />
+      <div>
+        <Head>
+          <b>{says}</b>
+          {!isOpen && !frozen && (
+            <Button
+              look="text"
+              onPress={onOpen}
+              aria-label={`${ticked ? 'Do again' : 'Open'}: ${says}`}
+            >
+              {ticked ? 'Again' : 'Open'}
+            </Button>
+          )}
+        </Head>
+        {ticked && <Ticked judged={judged} />}
+        {isOpen && !frozen && (
+          <>
+            <p>{inWords(item.why, solution.practice.words)}</p>
+            <TickForm item={item} onDone={onDone} />
+          </>
+        )}
+      </div>
+    </Row>
+  )
+}
+
+function Ticked({ judged: { item, ticked } }: { readonly judged: JudgedItem }) {
+  const { show, nameOf } = useJob()
+  if (!ticked) return null
+  const { body } = ticked
+  return (
+    <small>
+      {body.answer === 'not-here' && `Not called for: ${body.because}. `}
+      {item.reading && body.si !== undefined && (
+        <b className="tnum">{show(body.si, item.reading.measure)}. </b>
+      )}
+      {body.text && `${body.text}. `}
+      {nameOf(ticked.by)}, {dayTime(ticked.at)}
+    </small>
+  )
+}
+
+const Row = styled.li`
+  display: grid;
+  grid-template-columns: 26px minmax(0, 1fr);
+  gap: 12px;
+  padding: 10px 6px 10px 4px;
+  border-bottom: 0.8px solid var(--hair);
+  &[data-open] {
+    background: var(--sunk);
+  }
+  > svg {
+    margin-top: 2px;
+  }
+  p {
+    color: var(--ink-2);
+    margin: 2px 0 8px;
+    max-width: 64ch;
+  }
+  small {
+    display: block;
+    color: var(--ink-2);
+    font-size: 15px;
+  }
+`
+const Head = styled.div`
+  display: flex;
+  gap: 14px;
+  justify-content: space-between;
+  align-items: baseline;
+  b {
+    font: 650 17px/23px var(--head);
+  }
+  button {
+    flex: none;
+  }
+`
