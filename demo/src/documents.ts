@@ -205,7 +205,7 @@ export function kestrelWeir(): JobDocument {
     practice: 'uk-ireland',
   })
   job.site.building = 'other'
-  job.work.kinds = ['heating-new', 'stored-hot-water']
+  job.work = { ...job.work, kinds: ['heating-new', 'stored-hot-water'] }
   job.site.notes = 'Plant room behind the changing rooms. Key with the bosun.'
   job.survey = {
     ...job.survey,
@@ -786,7 +786,7 @@ export function juniperRidge(): JobDocument {
     practice: 'north-america',
   })
   job.site.building = 'other'
-  job.work.kinds = ['heating-new', 'instantaneous-heater', 'inspection-only']
+  job.work = { ...job.work, kinds: ['heating-new', 'instantaneous-heater', 'inspection-only'] }
   job.site.notes = 'Strap the heater at upper and lower third. Road closed after snow.'
   job.survey = {
     ...job.survey,
@@ -1245,7 +1245,7 @@ export function saltbushFerry(): JobDocument {
     practice: 'australia-new-zealand',
   })
   job.site.building = 'other'
-  job.work.kinds = ['storage-heater-exchanged']
+  job.work = { ...job.work, kinds: ['storage-heater-exchanged'] }
   job.site.notes = 'Heater stands outdoors on the river side. Salt air.'
   job.survey = {
     ...job.survey,

@@ -39,7 +39,12 @@ function makeJobs(): Readonly<Record<string, JobFile>> {
     .readings(apprentice)
     .prove('work', 'site', 'readings', 'plates', 'place', 'heat', 'safety', 'relief', 'gas')
     .later(3000)
-  saltbush.tightness({ fall_Pa: 0 }).prove('tightness').later(60).stepsUntil('tap-temp')
+  saltbush
+    .tightness({ fall_Pa: 0 })
+    .prove('tightness')
+    .later(60)
+    .stepsUntil('tap-temp')
+    .tickUntil('back-on', { disinfected: { text: 'Flushed 10 minutes at the kitchen, clear' } })
   const psi = (figure: number) => ({ si: figure * psi_Pa, typed: `${figure} psi` })
   const thornfield = new History(
     'thornfield-scout-hut',

@@ -202,6 +202,8 @@ export const InletPart = z.object({
   maker: Maker.nullable(),
 })
 
+export type InletPart = z.infer<typeof InletPart>
+
 /** What keeps a store of hot water from bursting: settings, the inlet group in flow order, and what cuts the heat off. */
 export const HotWaterSafety = z.object({
   /** What the reducing valve is set to; null takes the practice's. */

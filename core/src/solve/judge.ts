@@ -64,7 +64,12 @@ export function judge(solution: Solution, records: Records): Judgement {
   const inspected = lastInspected(records.entries)
   const recorded = recordedOf(records.entries, { tests, gasTight, steps })
   const sheets = judgeSheets(solution, records, recorded)
-  const stages = (Object.keys(stageSheets) as StageId[]).map((id) => judgeStage(id, sheets, steps))
+  const items = judgeItems(solution.document, records.entries)
+  const done = {
+    steps: steps.map((one) => one.progress.state === 'done'),
+    list: items.map((one) => one.ticked !== undefined),
+  }
+  const stages = (Object.keys(stageSheets) as StageId[]).map((id) => judgeStage(id, sheets, done))
   const unsafe = unsafeSituations(records.entries)
   const missing = handoverMissing(sheets, off, unsafe, (id) => isSheetAsked(id, solution.document))
   return {
@@ -74,7 +79,7 @@ export function judge(solution: Solution, records: Records): Judgement {
     gasTight,
     snags,
     unsafe,
-    items: judgeItems(solution.document, records.entries),
+    items,
     inspected,
     sheets,
     stages,
@@ -89,7 +94,7 @@ const allButSigned = 0.98
 function judgeStage(
   id: StageId,
   sheets: Judgement['sheets'],
-  steps: readonly JudgedStep[],
+  done: { readonly steps: readonly boolean[]; readonly list: readonly boolean[] },
 ): JudgedStage {
   const mine = stageSheets[id]
   const asked = mine.filter((sheet) => sheets[sheet].state !== 'invited')
@@ -98,12 +103,11 @@ function judgeStage(
   ).length
   const plain = { id, sheets: mine, proven, of: asked.length }
   if (asked.length === 0) return { ...plain, share: 0 }
-  if (!asked.includes('steps') || steps.length === 0 || proven === asked.length)
+  const stepped = (['steps', 'list'] as const).flatMap((sheet) =>
+    asked.includes(sheet) ? done[sheet] : [],
+  )
+  if (stepped.length === 0 || proven === asked.length)
     return { ...plain, share: proven / asked.length }
-  const done = steps.filter((one) => one.progress.state === 'done').length
-  return {
-    ...plain,
-    share: (allButSigned * done) / steps.length,
-    steps: { done, of: steps.length },
-  }
+  const steps = { done: stepped.filter(Boolean).length, of: stepped.length }
+  return { ...plain, share: (allButSigned * steps.done) / steps.of, steps }
 }

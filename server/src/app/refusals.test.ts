@@ -73,6 +73,12 @@ const ways: readonly (readonly [RefusalCode, string, RegExp, () => Promise<Answe
     () => send('POST', '/gauges/none/plant', { command: 'vent' }),
   ],
   [
+    'no-such-record',
+    'the paper of an unsafe situation that nobody recorded',
+    /unsafe situation/,
+    () => send('GET', '/jobs/job-one/unsafe/record-none.pdf'),
+  ],
+  [
     'no-such-step',
     'a step of no sequence',
     /step/,

@@ -115,6 +115,10 @@ const ways: readonly Way[] = [
     async () => ({ url: `${saltbush}/off/${await offId()}/put-back`, body: act() }),
   ],
   [
+    'POST /api/jobs/{jobId}/items/{itemId}/tick',
+    async () => ({ url: `${saltbush}/items/back-on/tick`, body: { ...act(), answer: 'done' } }),
+  ],
+  [
     'POST /api/jobs/{jobId}/proofs',
     async () => ({ url: `${saltbush}/proofs`, body: { ...act(), sheet: 'site' } }),
   ],

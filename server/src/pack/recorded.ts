@@ -80,10 +80,15 @@ export function commissioning(
           return [String(number), step.short, { text: 'not done', color: paperInks.pencil }, '']
         const reading =
           step.reading && progress.si !== undefined
-            ? `${show(progress.si, step.reading.measure)}${progress.within === false ? ', outside its limit' : progress.within ? ', within its limit' : ''}`
+            ? `${show(progress.si, step.reading.measure)}${limitWords(progress.within)}`
             : 'done'
         return [String(number), step.short, reading, `${nameOf(progress.by)}, ${day(progress.at)}`]
       }),
     ),
   ]
+}
+
+const limitWords = (within: boolean | undefined): string => {
+  if (within === undefined) return ''
+  return within ? ', within its limit' : ', outside its limit'
 }

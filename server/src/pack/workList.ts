@@ -29,7 +29,7 @@ export function workList(
   return [
     section('Work list'),
     rows(
-      ['*', 150, 110],
+      ['*', 110, 150],
       items.map((judged) => {
         const { item, ticked } = judged
         return [

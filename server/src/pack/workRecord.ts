@@ -1,4 +1,4 @@
-import type { ExchangeAnswer, Maker, Show, Solution } from '@hestian/core'
+import type { Exchange, ExchangeAnswer, Maker, Show, Solution } from '@hestian/core'
 import {
   answerOf,
   causeStays,
@@ -75,7 +75,7 @@ function exchanged(solution: Solution, show: Show): Content[] {
   return [
     section('The exchange'),
     rows(
-      ['*', 130, 110, 110],
+      [100, '*', 110, 130],
       [
         head('', `${plant.name} asks`, old.name, fresh.name),
         ...points.map((point) => [
@@ -98,13 +98,18 @@ function exchanged(solution: Solution, show: Show): Content[] {
       ? [
           {
             text: cause
-              ? `Why it let water out: ${inWords(causeWords[cause], words)}${exchange.causeSays ? ` (${exchange.causeSays})` : ''}.${causeStays(exchange) ? (exchange.causeDone === 'yes' ? ' Put right.' : ' Not put right.') : ''}`
+              ? `Why it let water out: ${inWords(causeWords[cause], words)}${exchange.causeSays ? ` (${exchange.causeSays})` : ''}.${mended(exchange)}`
               : 'Why it let water out is not said.',
             margin: [0, 4, 0, 0],
           } as Content,
         ]
       : []),
   ]
+}
+
+const mended = (exchange: Exchange): string => {
+  if (!causeStays(exchange)) return ''
+  return exchange.causeDone === 'yes' ? ' Put right.' : ' Not put right.'
 }
 
 const pointNames = {
@@ -121,6 +126,7 @@ function openHere({ solution, judgement }: HandoverFacts, show: Show): Content[]
   const found = Object.values(judgement.sheets)
     .filter(({ state }) => state !== 'does-not-apply')
     .flatMap((sheet) => sheet.findings)
+    .filter((finding) => finding.severity !== 'note' || finding.place.startsWith('work.'))
   const off = judgement.off.map(({ body }) => body.name)
   return [
     ...(found.length === 0

@@ -112,17 +112,7 @@ function Match({ answer: { points, plant, old, fresh } }: { readonly answer: Exc
             <td>
               <span>
                 <b>{point.fresh === undefined ? '?' : show(point.fresh, point.measure)}</b>
-                <Mark
-                  size={17}
-                  kind={point.fits === undefined ? 'not-yet' : point.fits ? 'pass' : 'stop'}
-                  label={
-                    point.fits === undefined
-                      ? 'not known'
-                      : point.fits
-                        ? 'fits the plant'
-                        : 'does not fit the plant'
-                  }
-                />
+                <Mark size={17} {...fitMark(point.fits)} />
                 {point.like === false && <small>not as the old one</small>}
               </span>
             </td>
@@ -131,6 +121,13 @@ function Match({ answer: { points, plant, old, fresh } }: { readonly answer: Exc
       </tbody>
     </Table>
   )
+}
+
+function fitMark(fits: boolean | undefined) {
+  if (fits === undefined) return { kind: 'not-yet', label: 'not known' } as const
+  return fits
+    ? ({ kind: 'pass', label: 'fits the plant' } as const)
+    : ({ kind: 'stop', label: 'does not fit the plant' } as const)
 }
 
 const connections = [
@@ -464,9 +461,23 @@ const Table = styled.table`
   }
   @media (max-width: 720px) {
     font-size: 15px;
+    tr {
+      display: grid;
+      grid-template-columns: 1.15fr 1fr 1.25fr;
+      column-gap: 8px;
+      border-bottom: 0.8px solid var(--hair);
+    }
     th,
     td {
-      padding-right: 6px;
+      padding-right: 0;
+      border: 0;
+    }
+    thead th:first-child {
+      display: none;
+    }
+    tbody th {
+      grid-column: 1 / -1;
+      padding-bottom: 0;
     }
   }
 `

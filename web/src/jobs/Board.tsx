@@ -230,32 +230,7 @@ function JobRow({ row }: { readonly row: BoardRow }) {
           {row.waitsOn && <>; {row.waitsOn}</>}
         </small>
       </span>
-      <span>
-        {row.unsafe > 0 && (
-          <em data-kind="stop">
-            <Mark kind="stop" size={17} />
-            {row.unsafe} unsafe
-          </em>
-        )}
-        {row.stops > 0 && (
-          <em data-kind="stop">
-            <Mark kind="stop" size={17} />
-            {row.stops} to stop for
-          </em>
-        )}
-        {row.fixes > 0 && (
-          <em data-kind="fix">
-            <Mark kind="fix" size={17} />
-            {row.fixes} to fix
-          </em>
-        )}
-        {row.snags > 0 && (
-          <small>
-            {row.snags} {row.snags === 1 ? 'snag' : 'snags'} open
-          </small>
-        )}
-        {row.stops + row.fixes + row.snags + row.unsafe === 0 && <small>no open findings</small>}
-      </span>
+      <Found row={row} />
       <span>
         {row.off > 0 ? <Tagged>{row.off} off on site</Tagged> : <small>nothing off</small>}
       </span>
@@ -265,6 +240,38 @@ function JobRow({ row }: { readonly row: BoardRow }) {
         <small>{dayOf(row.changedAt)}</small>
       </span>
     </Row>
+  )
+}
+
+/** What is wrong or open on a job, worst first. */
+function Found({ row }: { readonly row: BoardRow }) {
+  return (
+    <span>
+      {row.unsafe > 0 && (
+        <em data-kind="stop">
+          <Mark kind="stop" size={17} />
+          {row.unsafe} unsafe
+        </em>
+      )}
+      {row.stops > 0 && (
+        <em data-kind="stop">
+          <Mark kind="stop" size={17} />
+          {row.stops} to stop for
+        </em>
+      )}
+      {row.fixes > 0 && (
+        <em data-kind="fix">
+          <Mark kind="fix" size={17} />
+          {row.fixes} to fix
+        </em>
+      )}
+      {row.snags > 0 && (
+        <small>
+          {row.snags} {row.snags === 1 ? 'snag' : 'snags'} open
+        </small>
+      )}
+      {row.stops + row.fixes + row.snags + row.unsafe === 0 && <small>no open findings</small>}
+    </span>
   )
 }
 

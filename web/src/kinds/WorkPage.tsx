@@ -28,47 +28,19 @@ import { ProveSheet } from '../shell/ProveSheet'
 
 /** What the work is, one or several: what is asked follows from it. Wider later, nothing that is filled is lost. */
 export function WorkPage() {
-  const { draft, edit, solution, frozen, state } = useJob()
-  const { document } = draft
-  const { words } = solution.practice
-  const said = document.work.kinds
-  const guess = said.length === 0 ? guessWork(document) : []
-  const [picked, setPicked] = useState<readonly WorkKindId[]>(said.length > 0 ? said : guess)
-  const [part, setPart] = useState<ExchangedPart | null>(document.work.exchange?.part ?? null)
-  const [asked, setAsked] = useState(false)
-  const navigate = useNavigate()
-  const wantsPart = picked.includes('safety-part-exchanged') && !document.work.exchange
-  const isNew = picked.length !== said.length || picked.some((id) => !said.includes(id))
-  const next = withWork(document, picked, wantsPart ? part : null, words)
-  const take = () => {
-    setAsked(true)
-    if (picked.length === 0 || (wantsPart && !part)) return
-    edit(next.edits)
-    const first = firstAsked(next.document)
-    if (first) void navigate(`/jobs/${state.id}/${first}`)
-  }
+  const choice = useChoice()
+  const { frozen, picked, pick, wantsPart, part, setPart, next, isNew, isSaid, says, take } = choice
+  const { words } = useJob().solution.practice
   return (
-    <SheetPage sheet="work">
-      {said.length > 0 ? (
-        <SheetHead sheet="work" />
-      ) : (
-        <>
-          <Answer>
-            What is <b>the work?</b>
-          </Answer>
-          <VerdictLine>
-            <span>
-              {guess.length > 0
-                ? 'By what is filled it seems to be what is ticked below. Nothing that is filled is hidden or lost.'
-                : 'What is asked follows from it: a small job stays small. It can be made wider later, and nothing is lost.'}
-            </span>
-          </VerdictLine>
-        </>
-      )}
+    <SheetPage
+      sheet="work"
+      {...(picked.length > 0 ? { margin: <Asks document={next.document} /> } : {})}
+    >
+      {isSaid ? <SheetHead sheet="work" /> : <Question isGuessed={picked.length > 0} />}
       <Kinds
         aria-label="What the work is"
         value={[...picked]}
-        onChange={(ids) => setPicked(ids as WorkKindId[])}
+        onChange={(ids) => pick(ids as WorkKindId[])}
         isDisabled={frozen}
         data-place="work.kinds"
       >
@@ -93,21 +65,64 @@ export function WorkPage() {
           />
         </Which>
       )}
-      {picked.length > 0 && <Asks document={next.document} />}
       {!frozen && isNew && (
         <Take>
           <Button look="go" onPress={take}>
-            {said.length === 0 ? 'This is the work' : 'Change the work to this'}
+            {isSaid ? 'Change the work to this' : 'This is the work'}
           </Button>
-          <small role="alert">
-            {asked && picked.length === 0 && 'Tick at least one.'}
-            {asked && wantsPart && !part && 'Say which safety part is exchanged.'}
-          </small>
+          <small role="alert">{says}</small>
         </Take>
       )}
-      {said.length > 0 && !isNew && <ProveSheet sheet="work" />}
+      {isSaid && !isNew && <ProveSheet sheet="work" />}
     </SheetPage>
   )
+}
+
+function Question({ isGuessed }: { readonly isGuessed: boolean }) {
+  return (
+    <>
+      <Answer>
+        What is <b>the work?</b>
+      </Answer>
+      <VerdictLine>
+        <span>
+          {isGuessed
+            ? 'Tick what is done here. Nothing that is filled is hidden or lost.'
+            : 'What is asked follows from it: a small job stays small. It can be made wider later, and nothing is lost.'}
+        </span>
+      </VerdictLine>
+    </>
+  )
+}
+
+/** What is ticked and not taken yet; a job that nobody has asked begins with what is filled as the guess. */
+function useChoice() {
+  const { draft, edit, solution, frozen, state } = useJob()
+  const { document } = draft
+  const { kinds: said, exchange } = document.work
+  const isSaid = said.length > 0
+  const [picked, pick] = useState<readonly WorkKindId[]>(isSaid ? said : guessWork(document))
+  const [part, setPart] = useState<ExchangedPart | null>(exchange?.part ?? null)
+  const [tried, setTried] = useState(false)
+  const navigate = useNavigate()
+  const wantsPart = picked.includes('safety-part-exchanged') && !exchange
+  const isNew = picked.length !== said.length || picked.some((id) => !said.includes(id))
+  const next = withWork(document, picked, wantsPart ? part : null, solution.practice.words)
+  const lacks = lackOf(picked, wantsPart && !part)
+  const take = () => {
+    setTried(true)
+    if (lacks) return
+    edit(next.edits)
+    const first = firstAsked(next.document)
+    if (first) void navigate(`/jobs/${state.id}/${first}`)
+  }
+  const says = tried ? lacks : undefined
+  return { frozen, picked, pick, wantsPart, part, setPart, next, isNew, isSaid, says, take }
+}
+
+const lackOf = (picked: readonly WorkKindId[], noPart: boolean): string | undefined => {
+  if (picked.length === 0) return 'Tick at least one.'
+  return noPart ? 'Say which safety part is exchanged.' : undefined
 }
 
 function withWork(
@@ -140,7 +155,8 @@ function Asks({ document }: { readonly document: JobDocument }) {
       <SectionHead>
         Then this is asked
         <small>
-          {asked.length} {asked.length === 1 ? 'sheet' : 'sheets'}, {items} on the work list
+          {asked.length} {asked.length === 1 ? 'sheet' : 'sheets'}
+          {items > 0 && `, ${items} on the list`}
         </small>
       </SectionHead>
       <Prose>{asked.map((id) => sheetNames[id]).join(', ')}.</Prose>

@@ -104,10 +104,7 @@ function Item({ judged, isOpen, onOpen, onDone }: ItemProps) {
   const says = inWords(item.says, solution.practice.words)
   return (
     <Row data-place={`list.${item.id}`} data-open={isOpen || undefined}>
-      <Mark
-        kind={ticked ? (ticked.body.answer === 'done' ? 'pass' : 'note') : 'not-yet'}
-        size={22}
-      />
+      <Mark kind={markOf(judged)} size={22} />
       <div>
         <Head>
           <b>{says}</b>
@@ -131,6 +128,11 @@ function Item({ judged, isOpen, onOpen, onDone }: ItemProps) {
       </div>
     </Row>
   )
+}
+
+function markOf({ ticked }: JudgedItem) {
+  if (!ticked) return 'not-yet'
+  return ticked.body.answer === 'done' ? 'pass' : 'note'
 }
 
 function Ticked({ judged: { item, ticked } }: { readonly judged: JudgedItem }) {

@@ -1,4 +1,4 @@
-import type { InletKind } from '@hestian/core'
+import type { InletKind, InletPart } from '@hestian/core'
 import { inletKinds, inletWords, inWords, usualInlet } from '@hestian/core'
 import { Fragment } from 'react'
 import styled from 'styled-components'
@@ -81,19 +81,7 @@ export function InletGroup() {
           ))}
         </Line>
       )}
-      <Makers
-        of={inlet.flatMap((piece, i) =>
-          ['reducing-valve', 'expansion-relief', 'vessel', 'check-valve'].includes(piece.kind)
-            ? [
-                {
-                  of: say(piece.kind),
-                  path: ['hotWater', 'safety', 'inlet', i, 'maker'],
-                  maker: piece.maker,
-                },
-              ]
-            : [],
-        )}
-      />
+      <InletMakers inlet={inlet} say={say} />
       <Adds>
         {inlet.length === 0 && (
           <Button
@@ -139,6 +127,38 @@ export function InletGroup() {
       </Balanced>
       <NotesHere place="hotWater.safety.balancedCold" />
     </section>
+  )
+}
+
+/** Parts of the group that are registered or exchanged by their number. */
+const numbered: readonly InletKind[] = [
+  'reducing-valve',
+  'expansion-relief',
+  'vessel',
+  'check-valve',
+]
+
+function InletMakers({
+  inlet,
+  say,
+}: {
+  readonly inlet: readonly InletPart[]
+  readonly say: (kind: InletKind) => string
+}) {
+  return (
+    <Makers
+      of={inlet.flatMap((piece, i) =>
+        numbered.includes(piece.kind)
+          ? [
+              {
+                of: say(piece.kind),
+                path: ['hotWater', 'safety', 'inlet', i, 'maker'],
+                maker: piece.maker,
+              },
+            ]
+          : [],
+      )}
+    />
   )
 }
 

@@ -116,7 +116,9 @@ export function Riser({ judgement, jobId, current }: RiserProps) {
         const here = stage.id === current
         const count =
           stage.of === 0
-            ? 'nothing yet'
+            ? stage.sheets.length === 0
+              ? 'nothing yet'
+              : 'not asked'
             : stage.proven === stage.of
               ? 'proven'
               : stage.steps
@@ -124,7 +126,8 @@ export function Riser({ judgement, jobId, current }: RiserProps) {
                 : stage.proven === 0
                   ? 'not begun'
                   : `${stage.proven} of ${stage.of} proven`
-        const first: SheetId | undefined = stage.sheets[0]
+        const first: SheetId | undefined =
+          stage.sheets.find((id) => judgement.sheets[id].state !== 'invited') ?? stage.sheets[0]
         const label = (
           <>
             <b>{stageNames[stage.id]}</b>
@@ -160,7 +163,7 @@ function levelOf(
   const open = stages.findIndex((stage) => stage.of > 0 && stage.proven < stage.of)
   if (open < 0) return y(stages.length - 1) + 14
   const stage = stages[open]
-  const from = open === 0 ? height : y(open - 1) - 18
+  const from = open === 0 ? height : y(open - 1) - 30
   const to = y(open) + 18
   return from - (from - to) * (stage?.share ?? 0)
 }

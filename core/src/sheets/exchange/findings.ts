@@ -44,71 +44,66 @@ export function exchangeFindings(answer: ExchangeAnswer): readonly ExchangeFindi
   ]
 }
 
+type Misfit = Pick<ExchangeFinding, 'id' | 'names' | 'figures' | 'source'>
+
 /** A point at which the new part is wrong for the plant, whatever the old one was. */
-function misfit(point: MatchPoint, { exchange, plant, fresh }: ExchangeAnswer): ExchangeFinding[] {
+function misfit(point: MatchPoint, answer: ExchangeAnswer): ExchangeFinding[] {
   const { asks, fresh: value = 0, like } = point
   if (!asks) return []
-  const asBefore = like ? 'as-before' : ''
-  const base = {
-    place: `work.exchange.${placeOf[point.id]}`,
-    severity: 'stop',
-    source: sources.maker,
-  } as const
-  switch (point.id) {
-    case 'set':
-      return isRelief(exchange)
-        ? [
-            {
-              ...base,
-              id: 'exchange-over-plant',
-              names: [fresh.name, plant.name, asBefore],
-              figures: {
-                setGauge_Pa: value,
-                limitGauge_Pa: asks.value,
-                plateGauge_Pa: plant.maxWorkingGauge_Pa?.value ?? asks.value,
-              },
-            },
-          ]
-        : [
-            {
-              ...base,
-              id: 'exchange-reduces-high',
-              source: sources.trade,
-              names: [fresh.name, asBefore],
-              figures: { setGauge_Pa: value, limitGauge_Pa: asks.value },
-            },
-          ]
-    case 'temperature':
-      return [
-        {
-          ...base,
-          id: 'exchange-too-hot',
-          source: sources.trade,
-          names: [fresh.name, asBefore],
-          figures: { openTemp_K: value, limitTemp_K: asks.value },
-        },
-      ]
-    case 'capacity':
-      return [
-        {
-          ...base,
-          id: 'exchange-short',
-          names: [fresh.name, plant.name, asBefore],
-          figures: { capacity_W: value, protects_W: asks.value },
-        },
-      ]
-    case 'working':
-      return [
-        {
-          ...base,
-          id: 'exchange-vessel-weak',
-          names: [fresh.name],
-          figures: { limitGauge_Pa: value, setGauge_Pa: asks.value },
-        },
-      ]
-    default:
-      return []
-  }
+  const said = saidOf(point.id, answer, {
+    value,
+    limit: asks.value,
+    asBefore: like ? 'as-before' : '',
+  })
+  return said ? [{ ...said, severity: 'stop', place: `work.exchange.${placeOf[point.id]}` }] : []
+}
+
+function saidOf(
+  id: MatchPoint['id'],
+  { exchange, plant, fresh }: ExchangeAnswer,
+  {
+    value,
+    limit,
+    asBefore,
+  }: { readonly value: number; readonly limit: number; readonly asBefore: string },
+): Misfit | undefined {
+  const plateGauge_Pa = plant.maxWorkingGauge_Pa?.value ?? limit
+  if (id === 'set' && isRelief(exchange))
+    return {
+      id: 'exchange-over-plant',
+      source: sources.maker,
+      names: [fresh.name, plant.name, asBefore],
+      figures: { setGauge_Pa: value, limitGauge_Pa: limit, plateGauge_Pa },
+    }
+  if (id === 'set')
+    return {
+      id: 'exchange-reduces-high',
+      source: sources.trade,
+      names: [fresh.name, asBefore],
+      figures: { setGauge_Pa: value, limitGauge_Pa: limit },
+    }
+  if (id === 'temperature')
+    return {
+      id: 'exchange-too-hot',
+      source: sources.trade,
+      names: [fresh.name, asBefore],
+      figures: { openTemp_K: value, limitTemp_K: limit },
+    }
+  if (id === 'capacity')
+    return {
+      id: 'exchange-short',
+      source: sources.maker,
+      names: [fresh.name, plant.name, asBefore],
+      figures: { capacity_W: value, protects_W: limit },
+    }
+  if (id === 'working')
+    return {
+      id: 'exchange-vessel-weak',
+      source: sources.maker,
+      names: [fresh.name],
+      figures: { limitGauge_Pa: value, setGauge_Pa: limit },
+    }
+  return
 }
 
 /** Where it fits the plant and is another than the old one all the same. */

@@ -31,12 +31,7 @@ interface Held {
 function point({ id, measure, old, fresh, asks, like }: Held): MatchPoint {
   const limit = asks?.value
   const value = fresh?.value
-  const fits =
-    asks === undefined
-      ? true
-      : value === undefined || limit === undefined
-        ? undefined
-        : isWithin(value, limit, asks.way)
+  const fits = asks === undefined || fitsIn(value, limit, asks.way)
   return {
     id,
     measure,
@@ -48,6 +43,12 @@ function point({ id, measure, old, fresh, asks, like }: Held): MatchPoint {
   }
 }
 
+const fitsIn = (
+  value: number | undefined,
+  limit: number | undefined,
+  way: 'most' | 'least',
+): boolean | undefined =>
+  value === undefined || limit === undefined ? undefined : isWithin(value, limit, way)
 const isWithin = (value: number, limit: number, way: 'most' | 'least'): boolean =>
   way === 'most' ? value <= limit * (1 + 1e-9) : value >= limit * (1 - 1e-9)
 const isLike = (value: number, old: number, like: Held['like']): boolean =>
@@ -57,47 +58,46 @@ const isLike = (value: number, old: number, like: Held['like']): boolean =>
 export const waterBelow_Pa = (exchange: Exchange): number =>
   waterDensity_kg_m3(coldest_K) * gravity_m_s2 * (exchange.plantBelow_m?.value ?? 0)
 
-/** The points by which a new part is held against the plant and the old part. Gauge, Pa; gross W. Source: sources.trade. */
-export function matchPoints(
+interface Rows {
+  readonly plant: Appliance
+  readonly old: Part
+  readonly fresh: Part
+}
+
+const setPoint = ({ old, fresh }: Rows, asks: NonNullable<Held['asks']>): MatchPoint =>
+  point({
+    id: 'set',
+    measure: 'water-pressure',
+    old: old.setGauge_Pa,
+    fresh: fresh.setGauge_Pa,
+    asks,
+    like: 'equal',
+  })
+
+function reliefPoints(
   exchange: Exchange,
-  rows: { readonly plant: Appliance; readonly old: Part; readonly fresh: Part },
+  rows: Rows,
   document: JobDocument,
   practice: Practice,
 ): readonly MatchPoint[] {
   const { plant, old, fresh } = rows
   const stands = plant.maxWorkingGauge_Pa?.value
-  const set = {
-    id: 'set',
-    measure: 'water-pressure',
-    old: old.setGauge_Pa,
-    fresh: fresh.setGauge_Pa,
+  const most = stands === undefined ? undefined : stands - waterBelow_Pa(exchange)
+  const opens = point({
+    id: 'temperature',
+    measure: 'temperature',
+    old: old.openTemp_K,
+    fresh: fresh.openTemp_K,
+    asks: {
+      value: practice.safety.temperatureReliefTemp_K,
+      of: `a ${practice.words.temperatureRelief} here`,
+      way: 'most',
+    },
     like: 'equal',
-  } as const
-  const relief = (temperature: boolean): readonly MatchPoint[] => [
-    point({
-      ...set,
-      asks: {
-        value: stands === undefined ? undefined : stands - waterBelow_Pa(exchange),
-        of: plant.name,
-        way: 'most',
-      },
-    }),
-    ...(temperature
-      ? [
-          point({
-            id: 'temperature',
-            measure: 'temperature',
-            old: old.openTemp_K,
-            fresh: fresh.openTemp_K,
-            asks: {
-              value: practice.safety.temperatureReliefTemp_K,
-              of: `a ${practice.words.temperatureRelief} here`,
-              way: 'most',
-            },
-            like: 'equal',
-          }),
-        ]
-      : []),
+  })
+  return [
+    setPoint(rows, { value: most, of: plant.name, way: 'most' }),
+    ...(exchange.part === 'temperature-pressure-valve' ? [opens] : []),
     point({
       id: 'capacity',
       measure: 'power',
@@ -107,42 +107,46 @@ export function matchPoints(
       like: 'at-least',
     }),
   ]
+}
+
+const vesselPoints = (exchange: Exchange, { old, fresh }: Rows): readonly MatchPoint[] => [
+  point({
+    id: 'working',
+    measure: 'water-pressure',
+    old: null,
+    fresh: exchange.newMaxWorkingGauge_Pa,
+    asks: { value: exchange.reliefGauge_Pa?.value, of: 'the relief beside it', way: 'least' },
+    like: 'at-least',
+  }),
+  point({
+    id: 'volume',
+    measure: 'small-volume',
+    old: old.volume_m3,
+    fresh: fresh.volume_m3,
+    like: 'at-least',
+  }),
+]
+
+function reducingPoints({ reliefGauge_Pa }: Exchange, rows: Rows): readonly MatchPoint[] {
+  const value = reliefGauge_Pa ? reliefGauge_Pa.value * reducedMostShare : undefined
+  return [setPoint(rows, { value, of: 'the relief behind it, so that it reseats', way: 'most' })]
+}
+
+/** The points by which a new part is held against the plant and the old part. Gauge, Pa; gross W. Source: sources.trade. */
+export function matchPoints(
+  exchange: Exchange,
+  rows: Rows,
+  document: JobDocument,
+  practice: Practice,
+): readonly MatchPoint[] {
   switch (exchange.part) {
     case 'relief-valve':
-      return relief(false)
     case 'temperature-pressure-valve':
-      return relief(true)
+      return reliefPoints(exchange, rows, document, practice)
     case 'expansion-vessel':
-      return [
-        point({
-          id: 'working',
-          measure: 'water-pressure',
-          old: null,
-          fresh: exchange.newMaxWorkingGauge_Pa,
-          asks: { value: exchange.reliefGauge_Pa?.value, of: 'the relief beside it', way: 'least' },
-          like: 'at-least',
-        }),
-        point({
-          id: 'volume',
-          measure: 'small-volume',
-          old: old.volume_m3,
-          fresh: fresh.volume_m3,
-          like: 'at-least',
-        }),
-      ]
+      return vesselPoints(exchange, rows)
     case 'reducing-valve':
-    case 'inlet-group': {
-      const behind = exchange.reliefGauge_Pa?.value
-      return [
-        point({
-          ...set,
-          asks: {
-            value: behind === undefined ? undefined : behind * reducedMostShare,
-            of: 'the relief behind it, so that it reseats',
-            way: 'most',
-          },
-        }),
-      ]
-    }
+    case 'inlet-group':
+      return reducingPoints(exchange, rows)
   }
 }

@@ -10,17 +10,21 @@ export function exchangeSentence(
 ): AnswerSentence {
   if (!answer || missing.length > 0)
     return { head: waitsFor('The match', missing), beside: [gaps(missing)] }
-  const { plant, fresh, old, points } = answer
-  const misfits = points.filter((point) => point.fits === false).length
+  const { old, points } = answer
   const likes = points.filter((point) => point.like).length
-  const head =
-    misfits > 0
-      ? sentence`${fresh.name} ${strong('does not fit')} ${plant.name}.`
-      : wrong > 0
-        ? sentence`${fresh.name} fits ${plant.name}; ${strong('what stands round it does not.')}`
-        : sentence`${fresh.name} ${strong('fits')} ${plant.name}.`
   return {
-    head,
+    head: fitsSentence(answer, wrong),
     beside: sentence`${strong(`${likes} of ${points.length}`)} points as on ${old.name}. The plate comes first: that a part equals the old one makes it no better.`,
   }
+}
+
+function fitsSentence(
+  { plant, fresh, points }: ExchangeAnswer,
+  wrong: number,
+): AnswerSentence['head'] {
+  if (points.some((point) => point.fits === false))
+    return sentence`${fresh.name} ${strong('does not fit')} ${plant.name}.`
+  return wrong > 0
+    ? sentence`${fresh.name} fits ${plant.name}; ${strong('what stands round it does not.')}`
+    : sentence`${fresh.name} ${strong('fits')} ${plant.name}.`
 }

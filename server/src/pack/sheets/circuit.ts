@@ -1,4 +1,4 @@
-import type { Show, Solution } from '@hestian/core'
+import type { CircuitAnswer, Show, Solution } from '@hestian/core'
 import { answerOf, pumpCurveDrawing } from '@hestian/core'
 import type { Content } from 'pdfmake/interfaces'
 import { section, drawn, rows, bold, head } from '../paper'
@@ -27,13 +27,7 @@ export function printCircuit(solution: Solution, show: Show): Content[] {
           show(zone.load_W, 'power'),
           show(zone.flow_m3_s, 'water-flow'),
           show(zone.loss_Pa, 'water-pressure'),
-          zone.isIndex
-            ? 'index'
-            : zone.zone.alone
-              ? 'fed alone'
-              : zone.setting_m3_s === undefined
-                ? 'open'
-                : `${show(zone.surplus_Pa, 'water-pressure')}, Kv ${(zone.setting_m3_s * 3600).toFixed(1)}`,
+          throttle(zone, show),
         ]),
       ],
       1,
@@ -57,4 +51,15 @@ export function printCircuit(solution: Solution, show: Show): Content[] {
       360,
     ),
   ]
+}
+
+function throttle(
+  { isIndex, zone, setting_m3_s, surplus_Pa }: CircuitAnswer['zones'][number],
+  show: Show,
+): string {
+  if (isIndex) return 'index'
+  if (zone.alone) return 'fed alone'
+  return setting_m3_s === undefined
+    ? 'open'
+    : `${show(surplus_Pa, 'water-pressure')}, Kv ${(setting_m3_s * 3600).toFixed(1)}`
 }
