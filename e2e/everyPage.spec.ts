@@ -7,11 +7,13 @@ const everySheet = [
   '/',
   '/kit',
   ...[
+    'work',
     'site',
     'readings',
     'plates',
     'place',
     'inspection',
+    'exchange',
     'walk',
     'heat',
     'circuit',
@@ -22,6 +24,7 @@ const everySheet = [
     'water',
     'tightness',
     'steps',
+    'list',
     'handover',
   ].map((sheet) => `/jobs/juniper-ridge/${sheet}`),
 ]
@@ -34,6 +37,7 @@ const fullest = [
   '/jobs/saltbush-ferry/water',
   '/jobs/kestrel-weir/steps',
   '/jobs/saltbush-ferry/tightness',
+  ...['work', 'exchange', 'list', 'handover'].map((sheet) => `/jobs/thornfield-scout-hut/${sheet}`),
 ]
 
 // Every sheet is seen in both themes and at both sizes, the fullest ones in all four ways.
@@ -108,7 +112,7 @@ test('by keyboard alone: begin a job, answer a question, choose from a list', as
           (element?.id
             ? document.querySelector(`label[for="${element.id}"]`)?.textContent
             : undefined)
-        return named ?? element?.textContent ?? ''
+        return named ?? (element?.textContent || element?.closest('label')?.textContent) ?? ''
       })
       if (name.test(label)) return
     }
@@ -117,6 +121,11 @@ test('by keyboard alone: begin a job, answer a question, choose from a list', as
   await tabTo(/^New job$/)
   await page.keyboard.press('Enter')
   await page.keyboard.type('Keyboard Cottage')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'What is the work?' })).toBeVisible()
+  await tabTo(/^Boiler exchanged/)
+  await page.keyboard.press('Space')
+  await tabTo(/^This is the work/)
   await page.keyboard.press('Enter')
   await expect(page.getByRole('button', { name: /^Site elevation/ })).toBeVisible()
   await tabTo(/^Site elevation/)

@@ -49,6 +49,25 @@ export async function prove(page: Page): Promise<void> {
   await expect(page.getByText(/^Proven by/)).toBeVisible()
 }
 
+/** Says what the work is, by its names. */
+export async function say(page: Page, ...kinds: string[]): Promise<void> {
+  for (const kind of kinds) await page.getByRole('checkbox', { name: kind }).check({ force: true })
+  await page.getByRole('button', { name: /^(This is the work|Change the work to this)$/ }).click()
+}
+
+/** Ticks everything that is open on the work list, each with what it asks for. */
+export async function tickAll(page: Page, reading: string, words: string): Promise<void> {
+  const done = page.getByRole('button', { name: /^Done/ })
+  for (let left = 30; left > 0 && (await done.isVisible()); left--) {
+    const form = page.getByRole('main').locator('form').filter({ has: done })
+    const name = (await form.getAttribute('aria-label')) ?? ''
+    const asks = (await form.getByText('Any unit').count()) > 0
+    for (const box of await form.getByRole('textbox').all()) await box.fill(asks ? reading : words)
+    await done.click()
+    await expect(page.getByRole('form', { name, exact: true })).toHaveCount(0)
+  }
+}
+
 /** Confirms what the step asks for, in its order. */
 export async function holdGuards(page: Page): Promise<void> {
   for (let i = 0; i < 12; i++) {
@@ -78,12 +97,14 @@ export const paper = (name: string) => ({
   buffer: Buffer.from(`%PDF-1.4\n% ${name}\n%%EOF\n`),
 })
 
-/** Begins a job of that name and stands on its first sheet. */
+/** Begins a job of that name, leaves open what the work is, and stands on its site: everything is asked. */
 export async function newJob(page: Page, name: string): Promise<void> {
   await page.goto('/')
   await workAs(page, 'Maren Oduya')
   await page.getByRole('button', { name: 'New job' }).click()
   await page.getByRole('textbox', { name: 'Name of the job' }).fill(name)
-  await page.getByRole('button', { name: 'Begin the survey' }).click()
+  await page.getByRole('button', { name: 'Begin', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'What is the work?' })).toBeVisible()
+  await goTo(page, 'site')
   await expect(page.getByRole('button', { name: /^Site elevation/ })).toBeVisible()
 }

@@ -91,7 +91,8 @@ test('a new job is walked on a phone while the server is stopped, and arrives wh
     await workAs(page, 'Isla Penhallick')
     await page.getByRole('button', { name: 'New job' }).click()
     await page.getByRole('textbox', { name: 'Name of the job' }).fill('Cellar Steps')
-    await page.getByRole('button', { name: 'Begin the survey' }).click()
+    await page.getByRole('button', { name: 'Begin', exact: true }).click()
+    await page.getByRole('link', { name: /Site/ }).click()
     await page.getByRole('link', { name: 'walk the house' }).click()
     await expect(page.getByRole('heading', { level: 2 })).toHaveText('Is the water connected?')
 
