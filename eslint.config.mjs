@@ -79,6 +79,7 @@ const webAlone = pattern(
 )
 /** Folders of web that hold pages; the others (ui, job, network, work, sync, api, shell) are for all of them. */
 const pageFolders = [
+  'bench',
   'circuit',
   'commission',
   'exchange',
@@ -88,7 +89,6 @@ const pageFolders = [
   'jobs',
   'kinds',
   'list',
-  'prove',
   'relief',
   'safety',
   'survey',

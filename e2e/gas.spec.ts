@@ -31,7 +31,7 @@ test('pipes are pasted from a spreadsheet: wrong rows get sentences and lose not
   await newJob(page, 'Pasted Pipes')
   await goTo(page, 'plates')
   await choose(page, 'Add an appliance', 'Boiler')
-  await enter(page, 'Input (gross)', '24 kW', 'Read')
+  await enter(page, 'Heat input (gross)', '24 kW', 'Read')
   await goTo(page, 'gas')
   await page.getByRole('button', { name: 'Paste or read a table' }).click()
   const dialog = page.getByRole('dialog', { name: 'Pipes from a table' })

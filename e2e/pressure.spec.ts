@@ -171,8 +171,8 @@ test('a store is protected from nothing, on a phone, with wrong figures on the w
   await page.reload()
   await expect(heading).toContainText(/vessel on the cold feed, charged to 3\.00\sbar/)
   await expect(page.getByText(/is above what the Indirect cylinder stands/)).toHaveCount(0)
-  await page.getByRole('button', { name: 'Prove this sheet', exact: true }).click()
-  await expect(page.getByText(/^Proven by/)).toBeVisible()
+  await page.getByRole('button', { name: 'Check this sheet', exact: true }).click()
+  await expect(page.getByText(/^Checked by/)).toBeVisible()
 })
 
 test('every computed number that offers its working opens it', async ({ page }) => {

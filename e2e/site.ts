@@ -44,9 +44,9 @@ export async function goTo(page: Page, sheet: string): Promise<void> {
   await expect(page.getByText('Fetching the sheet')).toHaveCount(0)
 }
 
-export async function prove(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Prove this sheet', exact: true }).click()
-  await expect(page.getByText(/^Proven by/)).toBeVisible()
+export async function check(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Check this sheet', exact: true }).click()
+  await expect(page.getByText(/^Checked by/)).toBeVisible()
 }
 
 /** Says what the work is, by its names. */

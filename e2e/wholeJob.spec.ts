@@ -7,7 +7,7 @@ import {
   holdGuards,
   look,
   paper,
-  prove,
+  check,
   saved,
   say,
   tickAll,
@@ -36,17 +36,17 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
       .click()
   await enter(page, 'Highest emitter above fill', '16 ft 6 in')
   await choose(page, 'The building is', 'A dwelling that is there')
-  await prove(page)
+  await check(page)
   await goTo(page, 'work')
-  await prove(page)
+  await check(page)
   await goTo(page, 'plates')
-  await enter(page, 'Input (gross)', '30 kW', 'Read')
+  await enter(page, 'Heat input (gross)', '30 kW', 'Read')
   await enter(page, 'Maximum working pressure', '3 bar', 'Read')
   await enter(page, 'Water content', '4,2 L', 'Read')
-  await enter(page, 'Least gas pressure at its inlet', '17 mbar', 'Read')
+  await enter(page, 'Minimum inlet pressure', '17 mbar', 'Read')
   await enter(page, 'Maximum inlet pressure', '30 mbar', 'Read')
   await choose(page, 'Made to condense', 'Yes')
-  await enter(page, 'Greatest gas test pressure', '15 mbar', 'Read')
+  await enter(page, 'Maximum test pressure, gas side', '15 mbar', 'Read')
   await expect(
     page.getByLabel('Margin notes').getByText(/Not on file for Boiler: manual/),
   ).toBeVisible()
@@ -57,12 +57,12 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await expect(
     page.getByLabel('Margin notes').getByText(/Not on file for Boiler: (manual|installation)/),
   ).toBeHidden()
-  await prove(page)
+  await check(page)
   await goTo(page, 'readings')
   await enter(page, 'Cold main, static', '52 psi')
   await enter(page, 'Incoming water', '50 F')
   await enter(page, 'Water when filled', '10')
-  await enter(page, 'Hottest flow', '75 C', 'Read')
+  await enter(page, 'Maximum flow temperature', '75 C', 'Read')
   await enter(page, 'High limit acts at', '185 F', 'Read')
   await choose(page, 'Working pressure was read with', 'Everything burning')
   await enter(page, 'At the meter, nothing burning', '9 in wc')
@@ -70,7 +70,7 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await expect(page.getByText('Readings taken')).toBeVisible()
   await look(page, 'The stopcock on the main', 'Works')
   await look(page, 'Smell of gas anywhere', 'No')
-  await prove(page)
+  await check(page)
 
   // The place: not looked at is not no, and says so until it is looked at.
   await goTo(page, 'place')
@@ -92,7 +92,7 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
     ['Cords make a drip loop below the socket', 'No cord'],
   ] as const)
     await look(page, row, answer)
-  await prove(page)
+  await check(page)
 
   // Heat: a zone from its loss sheet, two ways side by side, one chosen with its reason.
   await goTo(page, 'heat')
@@ -113,7 +113,7 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await page.getByRole('textbox', { name: 'Because' }).fill('a bathroom is planned')
   await page.getByRole('textbox', { name: 'Because' }).press('Enter')
   await expect(page.getByRole('heading', { level: 2 })).toContainText('Boiler with cylinder')
-  await prove(page)
+  await check(page)
 
   // Heating circuit: the zone of the heat page, its radiators, a pipe that Hestian sizes.
   await goTo(page, 'circuit')
@@ -127,10 +127,10 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await enter(page, 'Length of New pipe', '24 m')
   await expect(page.getByRole('heading', { level: 2 })).toContainText(/against .*pump does/)
   // Whatever safety rests on is asked: what is not looked at leaves the sheet open.
-  await expect(page.getByRole('button', { name: 'Prove this sheet', exact: true })).toHaveCount(0)
+  await expect(page.getByRole('button', { name: 'Check this sheet', exact: true })).toHaveCount(0)
   await choose(page, 'Backflow device', 'A link with a double check, taken off after filling')
   await choose(page, 'Once full, the filling link', 'is shut')
-  await prove(page)
+  await check(page)
 
   // Heating vessel: a relief valve, an answer.
   await goTo(page, 'vessel')
@@ -144,14 +144,14 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   )
   await page.getByRole('button', { name: /Unfold/ }).click()
   await expect(page.getByText(/EN 12828:2003 Annex D/).first()).toBeVisible()
-  await enter(page, 'Vessel stands', '3 bar', 'Read')
+  await enter(page, 'Maximum working pressure', '3 bar', 'Read')
   await choose(page, 'Side of the pump', 'before the pump, suction side')
   await choose(page, 'Between it and the boiler', 'a valve that locks open')
   await choose(page, 'Connected', 'from below')
   await choose(page, 'Carried by', 'a bracket')
   await choose(page, 'The circuit is', 'sealed')
   await choose(page, 'Between the pump and the vessel the water passes the boiler', 'No')
-  await prove(page)
+  await check(page)
 
   // Relief: a generic valve, and a discharge that falls to a drain over a tundish.
   await goTo(page, 'relief')
@@ -172,7 +172,7 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await choose(page, `Lever: ${valve}`, 'can be lifted')
   await choose(page, `Valve before it: ${valve}`, 'none')
   await expect(page.getByRole('heading', { level: 2 })).toContainText('goes where it is safe')
-  await prove(page)
+  await check(page)
 
   // Gas supply: one pipe, sized by Hestian, with its staircase.
   await goTo(page, 'gas')
@@ -189,9 +189,9 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
     .or(page.getByText('Choose for me'))
     .first()
     .waitFor()
-  await prove(page)
+  await check(page)
 
-  // Prove: fails, is repaired, passes; a reload in the middle loses nothing.
+  // Test: fails, is repaired, passes; a reload in the middle loses nothing.
   await goTo(page, 'tightness')
   for (const box of await page.getByRole('checkbox').all()) await box.check({ force: true })
   await expect(page.getByText('disconnected, pipe capped').first()).toBeVisible()
@@ -213,7 +213,7 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await page.getByRole('button', { name: 'Begin: let it settle' }).click()
   await expect(page.getByRole('heading', { level: 2 })).toContainText('tight', { timeout: 30_000 })
   await expect(page.getByText('nut at the boiler cock pulled up')).toBeVisible()
-  await prove(page)
+  await check(page)
 
   // Commission: guards in their order, readings judged, everything put back.
   await goTo(page, 'steps')
@@ -245,12 +245,12 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
     await expect.poll(left).toBeLessThan(before)
   }
   await expect(page.getByText('Nothing is off on site')).toBeVisible()
-  await prove(page)
+  await check(page)
 
   // The work list: what the order of work does not hold, ticked with who and when.
   await goTo(page, 'list')
   await tickAll(page, '4.5 bar', '1 L of inhibitor')
-  await prove(page)
+  await check(page)
 
   // Handover: signed, frozen, printed, taken away.
   await goTo(page, 'handover')

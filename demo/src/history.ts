@@ -151,7 +151,7 @@ export class History {
         throw new Error(
           `${this.id}: ${id} is ${sheet.state}: ${JSON.stringify(sheet.missing)} ${sheet.findings.map((finding) => finding.id).join()}`,
         )
-      this.add({ kind: 'prove-sheet', sheet: id, restsOn: sheet.restsOn })
+      this.add({ kind: 'sheet-checked', sheet: id, restsOn: sheet.restsOn })
     }
     return this
   }

@@ -106,7 +106,7 @@ class Killing {
     await post('/steps/tap-temp/sign', { reading: { si: 322.15, typed: '49 C' } })
     for (const guardId of ['dial', 'told']) await post('/steps/explain/guards', { guardId })
     await post('/steps/explain/sign')
-    await post('/proofs', { sheet: 'steps' })
+    await post('/checks', { sheet: 'steps' })
   }
 
   /** Everything at once, until the server is gone. Only what was acknowledged counts. */

@@ -53,3 +53,15 @@ export const gaps = (missing: readonly { readonly what: string }[], most = 99): 
     .slice(0, most)
     .map(({ what }) => what)
     .join('; ')
+
+/** Words that begin with a vowel and are not said with one. */
+const saidAsConsonant = /^(one|once|uni|use|usual|eu)/i
+
+/** `a expansion tank` as it is said: `an expansion tank`. For texts in which a word of the practice was put. */
+export const withArticles = (text: string): string =>
+  text.replace(/\b([Aa]) (?=([aeiouAEIOU]\w*))/g, (whole, a: string, word: string) =>
+    saidAsConsonant.test(word) ? whole : `${a}n `,
+  )
+
+/** A word of the practice with its article: `a vessel`, `an expansion tank`. */
+export const aOrAn = (word: string): string => withArticles(`a ${word}`)

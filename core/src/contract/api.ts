@@ -100,7 +100,7 @@ export const TickOff = z.object({
   reading: z.object({ si: z.number().finite(), typed: z.string().max(80) }).optional(),
 })
 export const UnsafeParams = z.object({ jobId: wireId, unsafeId: recordId })
-export const ProveSheet = z.object({ ...act, sheet: z.enum(sheetIds) })
+export const CheckSheet = z.object({ ...act, sheet: z.enum(sheetIds) })
 export const BeginTest = z.object({
   ...act,
   testId: recordId,

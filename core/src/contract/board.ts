@@ -84,7 +84,13 @@ export type BoardRow = z.infer<typeof BoardRow>
 
 export const BoardQuery = z.object({
   find: z.string().max(200, 'at most 200 characters').default(''),
-  stage: z.enum([...boardStages, 'all']).default('all'),
+  // An address kept from before calls the stage of tests prove.
+  stage: z
+    .preprocess(
+      (stage) => (stage === 'prove' ? 'test' : stage),
+      z.enum([...boardStages, 'all']).optional(),
+    )
+    .transform((stage) => stage ?? 'all'),
   sort: z.enum(boardSorts).default('changed'),
   archived: z.enum(['no', 'yes']).default('no'),
   page: z.coerce.number().int().min(1).max(1e6).default(1),

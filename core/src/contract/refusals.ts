@@ -30,7 +30,7 @@ export const refusals = {
     status: 409,
     means: 'Something is still missing before the handover can be signed.',
   },
-  'cannot-prove': { status: 409, means: 'The sheet has an open stop, or something is missing.' },
+  'cannot-check': { status: 409, means: 'The sheet has an open stop, or something is missing.' },
   'not-a-job-file': {
     status: 400,
     means: 'The file is not a job exported from here, or it was changed.',

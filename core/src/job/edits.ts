@@ -1,6 +1,7 @@
 import type { Edit } from '../answer/finding'
 import { JobDocument } from './document'
 import { upgradeDocument } from './upgrades/upgradeDocument'
+import { bringBodyForward } from './records'
 import { withoutImpossible, withUniqueIds } from './bringForward'
 
 /** A document with values written at paths; everything else is the very same, and the first is left alone. An unknown path is a RangeError. */
@@ -59,8 +60,14 @@ export function upgradeFile(raw: unknown): unknown {
         isBranch(one) ? { ...one, document: forward(one.document) } : one,
       )
     : raw.revisions
+  const records = Array.isArray(raw.records)
+    ? raw.records.map((one: unknown) =>
+        isBranch(one) ? { ...one, body: bringBodyForward(one.body) } : one,
+      )
+    : raw.records
   return {
     ...raw,
+    ...(raw.records === undefined ? {} : { records }),
     document: forward(raw.document),
     ...(raw.revisions === undefined ? {} : { revisions }),
   }

@@ -39,7 +39,7 @@ export const siteFields = [
     'Highest emitter above fill',
     'length',
     'Tape',
-    'Its weight of water is the least the fill and the charge can be.',
+    'Its weight of water is the minimum for the fill and the charge.',
   ),
   field(
     'topOutletHeight_m',
@@ -63,14 +63,14 @@ export const waterFields = [
     'Incoming water',
     'temperature',
     'Thermometer in a running tap',
-    'The colder it comes, the more heat each litre needs.',
+    'The colder it comes, the more heat the same water needs.',
   ),
   field(
     'incomingColdestTemp_K',
     'Incoming, coldest of the year',
     'temperature',
     'Water company, or last winter',
-    'Hot water is designed on it: in late winter every litre needs most.',
+    'Hot water is designed on it: in late winter the same water needs most heat.',
   ),
   field(
     'incomingWarmestTemp_K',
@@ -95,7 +95,7 @@ export const waterFields = [
   ),
   field(
     'maxFlowTemp_K',
-    'Hottest flow',
+    'Maximum flow temperature',
     'temperature',
     'Boiler setting',
     'Expansion is counted up to here, or to the limit if that is higher.',
@@ -185,7 +185,7 @@ const wet: readonly ApplianceKind[] = [
 export const plateFields: readonly PlateField[] = [
   {
     key: 'input_W',
-    label: 'Input',
+    label: 'Heat input',
     measure: 'power',
     how: 'Plate',
     why: 'Every appliance at full input decides the gas pipe.',
@@ -194,7 +194,7 @@ export const plateFields: readonly PlateField[] = [
   },
   {
     key: 'output_W',
-    label: 'Output',
+    label: 'Heat output',
     measure: 'power',
     how: 'Plate',
     why: 'What reaches the water; relief capacity is held against it or the input.',
@@ -230,7 +230,7 @@ export const plateFields: readonly PlateField[] = [
   },
   {
     key: 'builtInChargeGauge_Pa',
-    label: 'Its charge',
+    label: 'Charge of the built-in vessel',
     measure: 'water-pressure',
     how: 'Gauge, water side empty',
     why: 'A vessel holds water only above its own charge.',
@@ -239,7 +239,7 @@ export const plateFields: readonly PlateField[] = [
   },
   {
     key: 'minInletGauge_Pa',
-    label: 'Least gas pressure at its inlet',
+    label: 'Minimum inlet pressure',
     measure: 'gas-pressure',
     how: 'Plate or manual',
     why: 'The pipe must leave it this much with everything burning.',
@@ -266,7 +266,7 @@ export const plateFields: readonly PlateField[] = [
   },
   {
     key: 'maxTestGauge_Pa',
-    label: 'Greatest gas test pressure',
+    label: 'Maximum test pressure, gas side',
     measure: 'gas-pressure',
     how: 'Manual',
     why: 'Above it, it is disconnected and capped before a test, not only shut off.',
@@ -300,7 +300,7 @@ export const partFields: readonly (Field & {
 })[] = [
   {
     key: 'setGauge_Pa',
-    label: 'Set at',
+    label: 'Set pressure',
     measure: 'water-pressure',
     how: 'Tag',
     why: 'No part behind it may be weaker.',
@@ -308,7 +308,7 @@ export const partFields: readonly (Field & {
   },
   {
     key: 'openTemp_K',
-    label: 'Opens at',
+    label: 'Opening temperature',
     measure: 'temperature',
     how: 'Tag',
     why: 'It must open before the water can boil.',

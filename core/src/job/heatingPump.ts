@@ -7,7 +7,7 @@ export function heatingPump({ pumpId, pumpHead_Pa, pumpMost_m3_s }: Heating): Pu
   if (pumpHead_Pa && pumpMost_m3_s && pumpHead_Pa.value > 0 && pumpMost_m3_s.value > 0)
     return {
       id: 'own',
-      label: 'By its own curve',
+      label: 'By the maker’s curve',
       shutHead_Pa: pumpHead_Pa.value,
       most_m3_s: pumpMost_m3_s.value,
     }

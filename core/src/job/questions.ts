@@ -1,3 +1,4 @@
+import { withArticles } from '../answer/sentence'
 /** A question that is answered by looking. Texts hold `{word}` where the practice has its own. */
 export interface LookQuestion {
   readonly key: string
@@ -255,7 +256,7 @@ export const answerText = (key: LookKey, answer: string): string =>
 
 /** A text with the practice's words in the place of their names in braces. */
 export const withWords = (text: string, words: Readonly<Record<string, string>>): string =>
-  text.replace(/\{(\w+)\}/g, (_, key: string) => words[key] ?? key)
+  withArticles(text.replace(/\{(\w+)\}/g, (_, key: string) => words[key] ?? key))
 
 /** A text with the practice's own words in place of `{word}`. A sentence that begins with one begins with a capital. */
 export function inWords(text: string, words: Readonly<Record<string, string>>): string {

@@ -1,3 +1,4 @@
+import { upgradeFile } from './edits'
 import type { RecordBody, RecordKind } from './records'
 import { readStoredRecord, recordKinds, recordSays } from './records'
 import stored from './upgrades/fixtures/records.json'
@@ -33,6 +34,17 @@ describe.each(kinds)('a stored %s', (kind) => {
       expect(read.ok ? '' : read.says).toContain(`body.${key}`)
     },
   )
+})
+
+test('a sheet proven, as it was called before, is a sheet checked', () => {
+  const before = { kind: 'prove-sheet', sheet: 'gas', restsOn: 'v1:abc' }
+  expect(readStoredRecord(record(before))).toEqual({
+    ok: true,
+    record: record({ ...before, kind: 'sheet-checked' }),
+  })
+  expect(upgradeFile({ records: [record(before)] })).toMatchObject({
+    records: [{ body: { kind: 'sheet-checked' } }],
+  })
 })
 
 test.each([

@@ -247,7 +247,7 @@ export const recordKinds = [
     ({ how }) => `Unsafe no longer: ${how}`,
   ),
   kindOf(
-    'prove-sheet',
+    'sheet-checked',
     {
       sheet: z.string().max(20),
       restsOn: z.string().max(120),
@@ -313,7 +313,17 @@ export function ofKind<K extends RecordKind>(
 }
 
 /** Steps that bring the body of an older record forward, oldest first; each takes what it does not know as it is. */
-const broughtForward: readonly ((body: unknown) => unknown)[] = []
+const broughtForward: readonly ((body: unknown) => unknown)[] = [
+  // Until its seventh version Hestian called a sheet that somebody had checked proven.
+  (body) => (isKind(body, 'prove-sheet') ? { ...body, kind: 'sheet-checked' } : body),
+]
+
+/** A record's body as this version says it, whatever the version it was recorded in. */
+export const bringBodyForward = (body: unknown): unknown =>
+  broughtForward.reduce((older, step) => step(older), body)
+
+const isKind = (body: unknown, kind: string): body is { kind: string } =>
+  typeof body === 'object' && body !== null && 'kind' in body && body.kind === kind
 
 export type StoredRecord =
   { readonly ok: true; readonly record: JobRecord } | { readonly ok: false; readonly says: string }
@@ -322,7 +332,7 @@ export type StoredRecord =
 export function readStoredRecord(
   raw: Readonly<Partial<Record<keyof JobRecord, unknown>>>,
 ): StoredRecord {
-  const body = broughtForward.reduce((older, step) => step(older), raw.body)
+  const body = bringBodyForward(raw.body)
   const read = JobRecord.safeParse({ ...raw, body })
   if (read.success) return { ok: true, record: read.data }
   const [issue] = read.error.issues

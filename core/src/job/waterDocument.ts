@@ -87,7 +87,7 @@ export const Water = z.object({
   designBy: z.enum(['units', 'scenario', 'all-open']).nullable(),
   heaterDrop_Pa: known('water-pressure'),
   heaterAtFlow_m3_s: known('water-flow'),
-  /** Least flow that fires it. */
+  /** Minimum flow to fire. */
   heaterLeast_m3_s: known('water-flow'),
   loop: Loop.nullable(),
   makeUp: MakeUp,

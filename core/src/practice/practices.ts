@@ -23,6 +23,8 @@ export type Vocabulary = Readonly<Record<string, string>> & {
   readonly emitter: string
   readonly reliefValve: string
   readonly gasEmergency: string
+  /** How one leaves a smell of gas, as it is said here. */
+  readonly leaveGas: string
   /** What carries burnt gas away. */
   readonly flue: string
   /** What stands under a heater. */
@@ -213,6 +215,7 @@ const metric: UnitSet = {
   'water-flow': 'Lmin',
   'gas-flow': 'm3h',
   'leak-flow': 'Lh',
+  'mass-flow': 'kgh',
   velocity: 'ms',
   duration: 'min',
   seconds: 's',
@@ -254,6 +257,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       emitter: 'radiator',
       reliefValve: 'safety valve',
       gasEmergency: 'the local gas emergency number',
+      leaveGas: 'open doors and windows on the way and leave',
       flue: 'flue',
       pan: 'drip tray',
       airGap: 'tundish',
@@ -288,7 +292,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       assumedWorking_Pa: { 'natural-gas': 1900, propane: 3700 },
       assumedWorkingSource: {
         basis: 'common-practice',
-        says: 'Common practice: 19 mbar is the least at a natural gas meter under load',
+        says: 'Common practice: 19 mbar is the minimum at a natural gas meter under load',
       },
       staticToWorkingLimit_Pa: 500,
       supplyBand_Pa: { 'natural-gas': [1900, 2300], propane: [3200, 4500] },
@@ -416,6 +420,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       'water-flow': 'gpm',
       'gas-flow': 'cfh',
       'leak-flow': 'cfh',
+      'mass-flow': 'lbh',
       velocity: 'fts',
       duration: 'min',
       seconds: 's',
@@ -446,6 +451,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       emitter: 'baseboard',
       reliefValve: 'relief valve',
       gasEmergency: 'the local gas emergency number',
+      leaveGas: 'leave at once',
       flue: 'vent',
       pan: 'drain pan',
       airGap: 'air-gap funnel',
@@ -602,6 +608,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       emitter: 'panel',
       reliefValve: 'relief valve',
       gasEmergency: 'the local gas emergency number',
+      leaveGas: 'open doors and windows on the way and leave',
       flue: 'flue',
       pan: 'safe tray',
       airGap: 'tundish',

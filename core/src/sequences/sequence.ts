@@ -100,7 +100,7 @@ const gasAtIndex = (targets: SequenceTargets): Step =>
       measure: 'gas-pressure',
       ...(targets.gasLeastGauge_Pa === undefined ? {} : { least: targets.gasLeastGauge_Pa }),
       ...(targets.gasGauge_Pa === undefined ? {} : { target: targets.gasGauge_Pa }),
-      limitSays: targets.gasLeastSays ?? `the maker's least inlet pressure, not yet read`,
+      limitSays: targets.gasLeastSays ?? `the maker's minimum inlet pressure, not yet read`,
     },
   })
 
@@ -487,7 +487,7 @@ function heaterSequence(
         label: 'At the tap',
         measure: 'temperature',
         most: highest,
-        limitSays: 'the practice’s greatest tap temperature, a setting: check the local code',
+        limitSays: 'the practice’s maximum tap temperature, a setting: check the local code',
       },
     }),
     step({

@@ -7,7 +7,7 @@ import type { Wordings } from '../practice/worded'
 import type { Show } from '../units/format'
 
 export type StageId =
-  'survey' | 'design' | 'plan' | 'prove' | 'commission' | 'handover' | 'aftercare'
+  'survey' | 'design' | 'plan' | 'test' | 'commission' | 'handover' | 'aftercare'
 
 interface Named<Id extends string, W extends Wordings> {
   readonly id: Id

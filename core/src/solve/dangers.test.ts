@@ -807,5 +807,5 @@ test('a blank job has nothing checked anywhere', () => {
   const job = { ...blank, gas: { ...blank.gas, segments: [] } } as JobDocument
   const { sheets, stages } = judge(solve(job), { entries: [], samples: {} })
   expect(Object.values(sheets).filter(({ state }) => state === 'does-not-apply')).toEqual([])
-  expect(stages.map(({ proven }) => proven)).toEqual(stages.map(() => 0))
+  expect(stages.map(({ checked }) => checked)).toEqual(stages.map(() => 0))
 })

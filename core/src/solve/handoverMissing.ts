@@ -29,7 +29,7 @@ export function handoverMissing(
         .filter((finding) => finding.severity !== 'note')
         .map((finding) => ({ sheet: sheet.id, what: finding.id, finding })),
       ...(sheet.state === 'ready'
-        ? [{ sheet: sheet.id, what: `${sheet.name} is ready and not yet proven` }]
+        ? [{ sheet: sheet.id, what: `${sheet.name} is ready and not yet checked` }]
         : []),
     ]),
     ...off.map((item) => ({

@@ -205,8 +205,8 @@ test('a sheet is proven by name, and a change to what it rests on opens it again
   const site = new Site(house())
   const sheet = site.judge().sheets.vessel
   expect(sheet.state).toBe('ready')
-  site.add({ kind: 'prove-sheet', sheet: 'vessel', restsOn: sheet.restsOn })
-  expect(site.judge().sheets.vessel.state).toBe('proven')
+  site.add({ kind: 'sheet-checked', sheet: 'vessel', restsOn: sheet.restsOn })
+  expect(site.judge().sheets.vessel.state).toBe('checked')
   const taller = {
     ...site.document,
     survey: {

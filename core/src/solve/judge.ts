@@ -26,7 +26,7 @@ import { handoverMissing } from './handoverMissing'
 export interface JudgedStage {
   readonly id: StageId
   readonly sheets: readonly SheetId[]
-  readonly proven: number
+  readonly checked: number
   readonly of: number
   /** How far it is, 0 to 1: proven sheets, or steps done where a sheet is made of steps. */
   readonly share: number
@@ -98,16 +98,16 @@ function judgeStage(
 ): JudgedStage {
   const mine = stageSheets[id]
   const asked = mine.filter((sheet) => sheets[sheet].state !== 'invited')
-  const proven = asked.filter((sheet) =>
-    ['proven', 'does-not-apply'].includes(sheets[sheet].state),
+  const checked = asked.filter((sheet) =>
+    ['checked', 'does-not-apply'].includes(sheets[sheet].state),
   ).length
-  const plain = { id, sheets: mine, proven, of: asked.length }
+  const plain = { id, sheets: mine, checked, of: asked.length }
   if (asked.length === 0) return { ...plain, share: 0 }
   const stepped = (['steps', 'list'] as const).flatMap((sheet) =>
     asked.includes(sheet) ? done[sheet] : [],
   )
-  if (stepped.length === 0 || proven === asked.length)
-    return { ...plain, share: proven / asked.length }
+  if (stepped.length === 0 || checked === asked.length)
+    return { ...plain, share: checked / asked.length }
   const steps = { done: stepped.filter(Boolean).length, of: stepped.length }
   return { ...plain, share: (allButSigned * steps.done) / steps.of, steps }
 }

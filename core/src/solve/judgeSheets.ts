@@ -63,7 +63,7 @@ export function judgeSheets(
   { entries, frozen }: Records,
   recorded: Recorded,
 ): Readonly<Record<SheetId, JudgedSheet>> {
-  const proofs = ofKind(entries, 'prove-sheet')
+  const proofs = ofKind(entries, 'sheet-checked')
   const judged = (id: SheetId, standing: Standing): JudgedSheet => {
     const { sheet } = standing
     const name = sheetNames[id]
@@ -87,7 +87,7 @@ export function judgeSheets(
     return {
       id,
       name,
-      state: stateOf(sheet, { missing, isProven: proof !== undefined, asked }),
+      state: stateOf(sheet, { missing, isChecked: proof !== undefined, asked }),
       missing,
       findings: sheet.findings,
       restsOn: standing.restsOn,
@@ -123,14 +123,14 @@ const stateOf = (
   { findings }: Extract<Sheet<unknown>, { applies: true }>,
   {
     missing,
-    isProven,
+    isChecked,
     asked,
-  }: { readonly missing: readonly Missing[]; readonly isProven: boolean; readonly asked: boolean },
+  }: { readonly missing: readonly Missing[]; readonly isChecked: boolean; readonly asked: boolean },
 ): JudgedSheet['state'] => {
   if (worst(findings) === 'stop') return 'stop'
-  if (!asked && (missing.length > 0 || !isProven)) return 'invited'
+  if (!asked && (missing.length > 0 || !isChecked)) return 'invited'
   if (missing.length > 0) return 'incomplete'
-  return isProven ? 'proven' : 'ready'
+  return isChecked ? 'checked' : 'ready'
 }
 
 const answersOf = (solution: Solution): Partial<Answers> =>
@@ -183,7 +183,7 @@ function handover(
   return {
     id: 'handover',
     name: sheetNames.handover,
-    state: signature ? 'proven' : 'incomplete',
+    state: signature ? 'checked' : 'incomplete',
     missing: [],
     findings: [],
     restsOn: '',
@@ -196,7 +196,7 @@ function handover(
  * it may be filled, and what is filled is judged.
  */
 export type SheetState =
-  'proven' | 'ready' | 'stop' | 'incomplete' | 'does-not-apply' | 'not-begun' | 'invited'
+  'checked' | 'ready' | 'stop' | 'incomplete' | 'does-not-apply' | 'not-begun' | 'invited'
 
 export interface JudgedSheet {
   readonly id: SheetId

@@ -34,7 +34,7 @@ const proof = (sheet: string, restsOn: string): JobRecord => ({
   id: `proof-${sheet}`,
   at: '2026-05-12T10:00:00Z',
   by: 'A. Fitter',
-  body: { kind: 'prove-sheet', sheet, restsOn },
+  body: { kind: 'sheet-checked', sheet, restsOn },
 })
 const proofOf = (document: JobDocument, sheet: SolvedSheetId, restsOn: string) =>
   judge(solve(document), { entries: [proof(sheet, restsOn)], samples: {} }).sheets[sheet].proof

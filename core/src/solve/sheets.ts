@@ -89,7 +89,7 @@ const stages: readonly StageId[] = [
   'survey',
   'design',
   'plan',
-  'prove',
+  'test',
   'commission',
   'handover',
   'aftercare',

@@ -102,7 +102,7 @@ function sequenceTargets(
       ? {}
       : {
           gasLeastGauge_Pa: least,
-          gasLeastSays: `the least inlet pressure on the plate of ${g?.index.appliance?.name ?? 'the appliance'}`,
+          gasLeastSays: `the minimum inlet pressure on the plate of ${g?.index.appliance?.name ?? 'the appliance'}`,
         }),
     practice: practice.name,
   }

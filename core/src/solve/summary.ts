@@ -2,7 +2,7 @@ import type { BoardStage } from './boardStages'
 import { boardStages } from './boardStages'
 import type { JobDocument } from '../job/document'
 import type { PracticeName } from '../practice/practiceNames'
-import { ticketsToProve } from './ticketRules'
+import { ticketsToCheck } from './ticketRules'
 import { ticketWords } from '../practice/tickets'
 import type { Records } from './records'
 import { judge } from './judge'
@@ -15,7 +15,7 @@ import { inWords } from '../job/questions'
 import { practices } from '../practice/practices'
 
 /** Raised when a summary says something else of the same job: stored ones are then made again. */
-export const summaryVersion = 4
+export const summaryVersion = 5
 
 export interface Summary {
   readonly id: string
@@ -61,13 +61,13 @@ export function summaryOf(state: Summarised): Summary {
     frozen: state.frozen,
   })
   const stages = judgement.stages.filter((stage) => stage.of > 0)
-  const open = stages.find((stage) => stage.proven < stage.of)
+  const open = stages.find((stage) => stage.checked < stage.of)
   const sheet =
     open?.sheets.find(
-      (id) => !['proven', 'does-not-apply', 'invited'].includes(judgement.sheets[id].state),
+      (id) => !['checked', 'does-not-apply', 'invited'].includes(judgement.sheets[id].state),
     ) ?? 'handover'
   const stage =
-    !open || judgement.sheets.handover.state === 'proven'
+    !open || judgement.sheets.handover.state === 'checked'
       ? ('done' as const)
       : (boardStages.find((one) => one === stageOfSheet(sheet)) ?? 'survey')
   const step = judgement.steps.find((one) => one.progress.state === 'now')
@@ -81,7 +81,7 @@ export function summaryOf(state: Summarised): Summary {
         : sheet === 'handover'
           ? 'its signature'
           : waiting.state === 'ready'
-            ? `${waiting.name} to be proven`
+            ? `${waiting.name} to be checked`
             : waiting.state === 'stop'
               ? `a stop on ${waiting.name}`
               : (waiting.missing[0]?.what ?? waiting.name)
@@ -89,7 +89,7 @@ export function summaryOf(state: Summarised): Summary {
     sheet === 'steps' && step?.step.ticket
       ? [step.step.ticket]
       : waiting.state === 'ready'
-        ? ticketsToProve(sheet)
+        ? ticketsToCheck(sheet)
         : []
   const count = (severity: 'stop' | 'fix') =>
     Object.values(judgement.sheets).reduce(

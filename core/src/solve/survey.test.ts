@@ -524,7 +524,11 @@ describe('inspection and snags', () => {
         sheetCode(id as never),
       ),
     ).toEqual(['S2', 'D2', 'D3', 'D4', 'D5', 'D6', 'D7', 'H1'])
-    const proof = record('p', { kind: 'prove-sheet', sheet: 'D1', restsOn: 'an older fingerprint' })
+    const proof = record('p', {
+      kind: 'sheet-checked',
+      sheet: 'D1',
+      restsOn: 'an older fingerprint',
+    })
     const signed = record('g', {
       kind: 'signature',
       typedName: 'Maren',
@@ -535,7 +539,7 @@ describe('inspection and snags', () => {
     const solution = solve(house())
     expect(
       judge(solution, { entries: [proof, signed], samples: {}, frozen: 'A' }).sheets,
-    ).toMatchObject({ vessel: { state: 'proven' }, handover: { state: 'proven' } })
+    ).toMatchObject({ vessel: { state: 'checked' }, handover: { state: 'checked' } })
     expect(
       judge(solution, { entries: [proof, signed], samples: {}, frozen: null }).sheets,
     ).toMatchObject({ vessel: { state: 'ready' }, handover: { state: 'incomplete' } })

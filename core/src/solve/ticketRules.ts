@@ -6,7 +6,7 @@ import { practices } from '../practice/practices'
 import type { Ticket } from '../practice/tickets'
 
 /** Tickets that proving a sheet needs. */
-export const ticketsToProve = (sheet: SheetId): readonly Ticket[] =>
+export const ticketsToCheck = (sheet: SheetId): readonly Ticket[] =>
   sheet === 'tightness' || sheet === 'steps' ? ['gas'] : []
 
 /** Tickets that the handover signature needs, by what was installed and where. */

@@ -3,6 +3,8 @@ import type { Practice } from '../practice/practices'
 import type { Worded, Wordings } from '../practice/worded'
 import { guardedWordings } from '../sheets/guarded'
 import type { Show } from '../units/format'
+import { toldApart } from '../units/format'
+import { withArticles } from '../answer/sentence'
 import { sheetList } from './sheets'
 
 /** Every finding in words: those of each sheet, and what any sheet may say. */
@@ -20,12 +22,10 @@ export const findingIds = Object.keys(wordings) as readonly FindingId[]
 export function word(finding: Finding, practice: Practice, show: Show): Worded {
   const wording = wordings[finding.id]
   if (!wording) throw new RangeError(`no words for the finding ${finding.id}`)
-  return wording({
-    f: (key) => finding.figures?.[key] ?? NaN,
-    n: (index) => finding.names?.[index] ?? 'this part',
-    show,
-    practice,
-  })
+  const f = (key: string) => finding.figures?.[key] ?? NaN
+  const n = (index: number) => finding.names?.[index] ?? 'this part'
+  const { head, why } = toldApart(show, (finer) => wording({ f, n, show: finer, practice }))
+  return { head: withArticles(head), why: withArticles(why) }
 }
 
 export const severityWords = { stop: 'Stop', fix: 'Fix', note: 'Note' } as const

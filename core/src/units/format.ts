@@ -27,6 +27,12 @@ export interface Show {
   readonly figure: (si: number, measure: Measure, decimals?: number) => string
   readonly unit: (measure: Measure) => string
   readonly key: (key: string, value: number, circuit: 'water' | 'gas') => string
+  /** A water pressure that is set by hand, to the nearest mark a pump's gauge is set to. */
+  readonly set: (si: number) => string
+  /** Something by the length: `3.2 W a metre`, `3.3 Btu/h a foot`. SI, for a metre. */
+  readonly perLength: (si_m: number, measure: Measure) => string
+  /** The same with so many more decimals. */
+  readonly finer: (more: number) => Show
 }
 
 /** Decimals that a measure is read to in a unit, where the unit's own do not suit. */
@@ -40,18 +46,30 @@ const decimalsOf = (measure: Measure, unit: UnitName): number => {
   return units[unit].decimals
 }
 
-export function showIn(set: UnitSet): Show {
+/** Marks that a charge or a fill is set to by hand, Pa. Common practice, no source. */
+const settingStep_Pa: Partial<Record<UnitName, number>> = {
+  bar: 5000,
+  kPa: 5000,
+  psi: units.psi.factor / 2,
+}
+
+/** Under this a length in feet is read in inches, m. */
+const readInInches_m = 0.6
+
+export function showIn(set: UnitSet, more = 0): Show {
   const show = (si: number, measure: Measure, decimals?: number) => {
     // Two psi is 55 inches of water, and the two are often mixed up: from 1 psi on, gas is read in psi.
     if (measure === 'gas-pressure' && set[measure] === 'inwc' && Math.abs(si) >= units.psi.factor)
-      return quantityIn(si, 'psi', 1)
+      return quantityIn(si, 'psi', 1 + more)
     // Ten point three minutes read as ten minutes three: a duration is never a decimal.
     if (measure === 'duration') return durationWords(si)
-    return quantityIn(si, set[measure], decimals ?? decimalsOf(measure, set[measure]))
+    if (set[measure] === 'ft' && measure !== 'elevation' && Math.abs(si) < readInInches_m)
+      return quantityIn(si, 'in', 1 + more)
+    return quantityIn(si, set[measure], (decimals ?? decimalsOf(measure, set[measure])) + more)
   }
   return Object.assign(show, {
     figure: (si: number, measure: Measure, decimals?: number) =>
-      figureIn(si, set[measure], decimals ?? decimalsOf(measure, set[measure])),
+      figureIn(si, set[measure], (decimals ?? decimalsOf(measure, set[measure])) + more),
     unit: (measure: Measure) => units[set[measure]].symbol,
     key: (key: string, value: number, circuit: 'water' | 'gas') => {
       const measure = measureOfKey(key, circuit)
@@ -60,7 +78,59 @@ export function showIn(set: UnitSet): Show {
         ? quantityIn(value, 'percent', 2)
         : formatNumber(value, Math.abs(value) >= 100 ? 0 : 3)
     },
+    set: (si: number) => {
+      const step_Pa = settingStep_Pa[set['water-pressure']] ?? 5000
+      return show(Math.round(si / step_Pa) * step_Pa, 'water-pressure')
+    },
+    perLength: (si_m: number, measure: Measure) => {
+      const unit = set.length
+      return `${show(si_m * units[unit].factor, measure)} a ${unit === 'ft' ? 'foot' : 'metre'}`
+    },
+    finer: (extra: number) => showIn(set, more + extra),
   })
+}
+
+/** So many decimals more at most, to tell two figures apart. */
+const mostMore = 3
+/** Figures nearer than this share are the same figure. */
+const sameShare = 1e-6
+
+/**
+ * Says something with just enough decimals that two figures of one measure that differ never read alike: a failed limit is not rounded
+ * away. What no decimal tells apart is said as usual.
+ */
+export function toldApart<T>(show: Show, say: (show: Show) => T): T {
+  for (let more = 0; more <= mostMore; more++) {
+    const heard: { readonly si: number; readonly measure: Measure; readonly text: string }[] = []
+    const finer = more === 0 ? show : show.finer(more)
+    const hear = (si: number, measure: Measure, text: string) => {
+      heard.push({ si, measure, text })
+      return text
+    }
+    const listening: Show = Object.assign(
+      (si: number, measure: Measure, decimals?: number) =>
+        hear(si, measure, finer(si, measure, decimals)),
+      {
+        ...finer,
+        figure: (si: number, measure: Measure, decimals?: number) =>
+          hear(si, measure, finer.figure(si, measure, decimals)),
+      },
+    )
+    const said = say(listening)
+    const alike = heard.some((one, i) =>
+      heard
+        .slice(0, i)
+        .some(
+          (other) =>
+            one.measure === other.measure &&
+            one.text === other.text &&
+            Math.abs(one.si - other.si) >
+              sameShare * Math.max(Math.abs(one.si), Math.abs(other.si)),
+        ),
+    )
+    if (!alike) return said
+  }
+  return say(show)
 }
 
 /** Seconds as m:ss, never as decimal minutes. 644 is `10:44`. */

@@ -25,6 +25,7 @@ export type Measure =
   | 'heating-value'
   | 'area'
   | 'hardness'
+  | 'mass-flow'
 
 /**
  * What an entry may be. Outside `hard` it cannot be; outside `usual` it is a question, never a refusal. An amount that is not nothing is at
@@ -70,6 +71,7 @@ export const ranges: Record<Measure, Range> = {
   seconds: { kind: 'duration', hard: [0.1, 3600], usual: [2, 300] },
   area: { kind: 'area', hard: [0, 1e5], usual: [1, 1000], least: 1e-2 },
   hardness: { kind: 'hardness', hard: [0, 5], usual: [0, 0.6], least: 1e-5 },
+  'mass-flow': { kind: 'mass-flow', hard: [0, 100], usual: [0, 1] },
   bore: { kind: 'length', hard: [0, 1], usual: [0, 0.11], least: 1e-5 },
   ratio: { kind: 'ratio', hard: [0, 1], usual: [0, 1], least: 1e-5 },
   'heating-value': { kind: 'heating-value', hard: [1e6, 2e8], usual: [1e7, 1.3e8] },
@@ -106,6 +108,8 @@ export const echoUnit = (measure: Measure, shown: UnitName): UnitName | undefine
     ft2: 'm2',
     mgL: 'gpg',
     gpg: 'mgL',
+    kgh: 'lbh',
+    lbh: 'kgh',
   }
   const pair = pairs[shown]
   return pair && units[pair].kind === ranges[measure].kind ? pair : undefined
@@ -125,6 +129,7 @@ export function measureOfKey(key: string, circuit: 'water' | 'gas'): Measure | u
     m_s: 'velocity',
     s: 'duration',
     J_m3: 'heating-value',
+    kg_s: 'mass-flow',
     m2: 'area',
   }
   if (/bore_m$|diameter_m$/i.test(key)) return 'bore'

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { clock, durationWords, formatNumber, showIn } from './format'
+import type { Show } from './format'
+import { clock, durationWords, formatNumber, showIn, toldApart } from './format'
 import type { Measure } from './measure'
 import { measureOfKey, ranges } from './measure'
 import { parseQuantity } from './parse'
@@ -113,4 +114,35 @@ test('a working’s figures show in the job’s units by their keys', () => {
   expect(show.key('drop_Pa', 124.5, 'gas')).toBe('0.50\u00a0in wc')
   expect(show(20684, 'gas-pressure')).toBe('3.0\u00a0psi')
   expect(measureOfKey('bore_m', 'gas')).toBe('bore')
+})
+
+describe('figures in a sentence', () => {
+  const metric = showIn(practices['uk-ireland'].units)
+  const inches = showIn(practices['north-america'].units)
+  const both = (show: Show, a: number, b: number) =>
+    toldApart(show, (say) => `${say(a, 'water-pressure')} of ${say(b, 'water-pressure')}`)
+
+  test('a failed limit is not rounded away', () => {
+    expect(both(metric, 1.042e5, 1.036e5)).toBe('1.042\u00a0bar of 1.036\u00a0bar')
+    expect(both(metric, 1.04e5, 1e5)).toBe('1.04\u00a0bar of 1.00\u00a0bar')
+    expect(both(inches, 206843, 206900)).toBe('30.00\u00a0psi of 30.01\u00a0psi')
+  })
+  test('what is the same stays as it is read', () => {
+    expect(both(metric, 1.042e5, 1.042e5)).toBe('1.04\u00a0bar of 1.04\u00a0bar')
+    expect(both(metric, 1e5, 1e5 + 1e-3)).toBe('1.00\u00a0bar of 1.00\u00a0bar')
+  })
+  test('small lengths are inches where long ones are feet, and nowhere else', () => {
+    expect(inches(0.1524, 'length')).toBe('6.0\u00a0in')
+    expect(inches(3.048, 'length')).toBe('10.0\u00a0ft')
+    expect(inches(0, 'elevation')).toBe('0\u00a0ft')
+    expect(metric(0.1524, 'length')).toBe('0.2\u00a0m')
+  })
+  test('a charge is said to the mark it is set to', () => {
+    expect(metric.set(0.789e5)).toBe('0.80\u00a0bar')
+    expect(inches.set(12.2 * 6894.757)).toBe('12.0\u00a0psi')
+  })
+  test('a loss by the length is said by the foot or by the metre', () => {
+    expect(metric.perLength(3.2, 'small-power')).toMatch(/^3(\.2)?\u00a0W a metre$/)
+    expect(inches.perLength(3.2, 'small-power')).toMatch(/Btu\/h a foot$/)
+  })
 })

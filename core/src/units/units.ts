@@ -12,6 +12,7 @@ export const btuPerHour_W = btu_J / 3600
 export const usGallon_m3 = 0.003785411784
 export const imperialGallon_m3 = 0.00454609
 export const cubicFoot_m3 = 0.028316846592
+export const pound_kg = 0.45359237
 export const zeroCelsius_K = 273.15
 export const gravity_m_s2 = 9.80665
 export const standardAtmosphere_Pa = 101325
@@ -31,6 +32,7 @@ export type Kind =
   | 'heating-value'
   | 'area'
   | 'hardness'
+  | 'mass-flow'
 
 export interface Unit {
   readonly kind: Kind
@@ -133,6 +135,8 @@ export const units = {
   Lh: unit('flow', 'L/h', 0.001 / 3600, 2, ['l/h', 'lph']),
   Ls: unit('flow', 'L/s', 0.001, 3, ['l/s']),
   gpm: unit('flow', 'gpm', usGallon_m3 / 60, 1, ['gpm', 'usgpm', 'gal/min']),
+  kgh: unit('mass-flow', 'kg/h', 1 / 3600, 1, ['kg/h']),
+  lbh: unit('mass-flow', 'lb/h', pound_kg / 3600, 1, ['lb/h', 'lbs/h']),
   cfh: unit('flow', 'ft³/h', cubicFoot_m3 / 3600, 1, ['cfh', 'ft3/h', 'ft³/h']),
   ms: unit('velocity', 'm/s', 1, 1, ['m/s']),
   fts: unit('velocity', 'ft/s', foot_m, 1, ['ft/s', 'fps']),

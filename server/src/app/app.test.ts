@@ -300,12 +300,12 @@ describe('a commissioning job', () => {
       await send('POST', `${url}/signatures`, { ...act(), typedName: 'Lead Person' }),
     ).toMatchObject({ status: 409, body: { code: 'cannot-sign' } })
     expect(
-      await send('POST', `${url}/proofs`, { ...act('apprentice'), sheet: 'steps' }),
+      await send('POST', `${url}/checks`, { ...act('apprentice'), sheet: 'steps' }),
     ).toMatchObject({ status: 403, body: { code: 'ticket-missing' } })
-    expect((await send('POST', `${url}/proofs`, { ...act(), sheet: 'steps' })).status).toBe(201)
+    expect((await send('POST', `${url}/checks`, { ...act(), sheet: 'steps' })).status).toBe(201)
     const back = { ...act(), answer: 'done' }
     expect((await send('POST', `${url}/items/back-on/tick`, back)).status).toBe(201)
-    expect((await send('POST', `${url}/proofs`, { ...act(), sheet: 'list' })).status).toBe(201)
+    expect((await send('POST', `${url}/checks`, { ...act(), sheet: 'list' })).status).toBe(201)
     expect(
       await send('POST', `${url}/signatures`, {
         ...act('apprentice'),

@@ -26,9 +26,9 @@ import { liveRoutes } from '../live/liveRoutes'
 import { packRoutes } from '../pack/packRoutes'
 import { readPeopleFile } from '../people/peopleFile'
 import { PeopleStore } from '../people/peopleStore'
-import { TestRecorder } from '../proving/recorder'
-import { SampleBuffer } from '../proving/sampleBuffer'
-import { testRoutes } from '../proving/testRoutes'
+import { TestRecorder } from '../bench/recorder'
+import { SampleBuffer } from '../bench/sampleBuffer'
+import { testRoutes } from '../bench/testRoutes'
 import type { WorkerPool } from '../workers/pool'
 import { makeTasks } from '../workers/tasks'
 import { answerErrors } from './answers'
@@ -75,6 +75,8 @@ export async function buildApp(options: AppOptions): Promise<App> {
     logger: options.log ? { level: 'warn', stream: options.log } : false,
     bodyLimit: 1024 * 1024,
     forceCloseConnections: true,
+    // A page kept from before says at this address that a sheet was checked.
+    rewriteUrl: ({ url = '/' }) => url.replace(/^(\/api\/jobs\/[\w-]+)\/proofs$/, '$1/checks'),
     trustProxy: proxies.length > 0 ? [...proxies] : false,
   })
   http.setValidatorCompiler(validatorCompiler)

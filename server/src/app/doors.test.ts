@@ -147,7 +147,7 @@ describe('what is sent twice is done once', () => {
     const before = await count()
     await Promise.all(
       Array.from({ length: 4 }, () =>
-        bench.send('POST', '/jobs/kestrel-weir/proofs', { ...bench.act(), sheet: 'site' }),
+        bench.send('POST', '/jobs/kestrel-weir/checks', { ...bench.act(), sheet: 'site' }),
       ),
     )
     expect(await count()).toBe(before + 1)

@@ -101,7 +101,7 @@ export const openApi: FastifyDynamicSwaggerOptions = {
       title: 'Hestian',
       version: '1',
       description:
-        'Design, proving, commissioning and handover of heating and hot water installations. Quantities are SI; pressures gauge unless the key says abs.',
+        'Design, tests, commissioning and handover of heating and hot water installations. Quantities are SI; pressures gauge unless the key says abs.',
     },
   },
   transform: createJsonSchemaTransform({ schemaRegistry }),

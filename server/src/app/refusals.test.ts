@@ -151,10 +151,10 @@ const ways: readonly (readonly [RefusalCode, string, RegExp, () => Promise<Answe
     () => send('POST', '/jobs/job-one/signatures', { ...act(), typedName: lead.name }),
   ],
   [
-    'cannot-prove',
+    'cannot-check',
     'a sheet with nothing on it',
     /^Site still needs: Address/,
-    () => send('POST', '/jobs/job-one/proofs', { ...act(), sheet: 'site' }),
+    () => send('POST', '/jobs/job-one/checks', { ...act(), sheet: 'site' }),
   ],
   [
     'not-a-job-file',

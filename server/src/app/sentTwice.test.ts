@@ -119,8 +119,8 @@ const ways: readonly Way[] = [
     async () => ({ url: `${saltbush}/items/back-on/tick`, body: { ...act(), answer: 'done' } }),
   ],
   [
-    'POST /api/jobs/{jobId}/proofs',
-    async () => ({ url: `${saltbush}/proofs`, body: { ...act(), sheet: 'site' } }),
+    'POST /api/jobs/{jobId}/checks',
+    async () => ({ url: `${saltbush}/checks`, body: { ...act(), sheet: 'site' } }),
   ],
   ['POST /api/jobs/{jobId}/revisions', async () => ({ url: `${kestrel}/revisions`, body: act() })],
   ['POST /api/jobs/{jobId}/tests', async () => ({ url: `${kestrel}/tests`, body: await aTest() })],

@@ -37,7 +37,7 @@ describe('a relief exchanged', () => {
       status: 400,
     })
     expect((await tick('back-on', {})).status).toBe(201)
-    expect((await send('POST', `${hut}/proofs`, { ...act(), sheet: 'list' })).status).toBe(201)
+    expect((await send('POST', `${hut}/checks`, { ...act(), sheet: 'list' })).status).toBe(201)
     const signing = { ...act(), typedName: 'Lead Person' }
     expect(await send('POST', `${hut}/signatures`, signing)).toMatchObject({ status: 201 })
     expect(await send('GET', '/jobs')).toMatchObject({

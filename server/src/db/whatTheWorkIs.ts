@@ -7,6 +7,8 @@ export class WhatTheWorkIs1790300000000 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
     await runner.query('ALTER TABLE job ADD COLUMN unsafe INTEGER NOT NULL DEFAULT 0')
     await runner.query(`ALTER TABLE job ADD COLUMN work TEXT NOT NULL DEFAULT ''`)
+    // The stage of tests has its own name now.
+    await runner.query(`UPDATE job SET stage = 'test' WHERE stage = 'prove'`)
   }
 
   async down(runner: QueryRunner): Promise<void> {

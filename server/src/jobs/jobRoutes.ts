@@ -18,7 +18,7 @@ import {
   NewRecord,
   NewRevision,
   OffParams,
-  ProveSheet,
+  CheckSheet,
   putBack,
   Refused,
   RevisionParams,
@@ -31,7 +31,7 @@ import {
   templateOf,
   tickItem,
   TickOff,
-  ticketsToProve,
+  ticketsToCheck,
   ticketsToSign,
   ticketWords,
 } from '@hestian/core'
@@ -240,20 +240,20 @@ export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
   )
 
   app.post(
-    '/jobs/:jobId/proofs',
+    '/jobs/:jobId/checks',
     {
-      schema: { params: JobParams, body: ProveSheet, response: { 201: z.object({}), ...refused } },
+      schema: { params: JobParams, body: CheckSheet, response: { 201: z.object({}), ...refused } },
     },
     async (request, reply) => {
       const { jobId } = request.params
       const { body } = request
       await actOnce(jobId, body, async (person, { judgement }) => {
-        const sheet = sheetToProve(judgement.sheets, body.sheet, person)
+        const sheet = sheetToCheck(judgement.sheets, body.sheet, person)
         if (sheet.state === 'ready')
           await jobs.append(
             jobId,
             numbered(
-              [{ kind: 'prove-sheet', sheet: sheet.id, restsOn: sheet.restsOn }],
+              [{ kind: 'sheet-checked', sheet: sheet.id, restsOn: sheet.restsOn }],
               body,
               clock.now(),
             ),
@@ -338,23 +338,23 @@ export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
 }
 
 /** The sheet that a person wants to prove, where it can be proven and they may. */
-function sheetToProve(
+function sheetToCheck(
   sheets: Readonly<Record<SheetId, JudgedSheet>>,
   id: SheetId,
   person: Person,
 ): JudgedSheet {
   const sheet = sheets[id]
-  if (id === 'handover') throw new Refusal('not-understood', 'The handover is signed, not proven.')
-  const needed = lacking(person, ticketsToProve(id))
+  if (id === 'handover') throw new Refusal('not-understood', 'The handover is signed, not checked.')
+  const needed = lacking(person, ticketsToCheck(id))
   if (needed.length > 0)
     throw new Refusal(
       'ticket-missing',
-      `${person.name} has no ${needed.map((ticket) => ticketWords[ticket]).join(' or ')}; proving ${sheet.name} needs one.`,
+      `${person.name} has no ${needed.map((ticket) => ticketWords[ticket]).join(' or ')}; checking ${sheet.name} needs one.`,
     )
-  if (sheet.state === 'stop') throw new Refusal('cannot-prove', `${sheet.name} has an open stop.`)
+  if (sheet.state === 'stop') throw new Refusal('cannot-check', `${sheet.name} has an open stop.`)
   if (sheet.state === 'incomplete')
     throw new Refusal(
-      'cannot-prove',
+      'cannot-check',
       `${sheet.name} still needs: ${sheet.missing
         .slice(0, 3)
         .map((gap) => gap.what)

@@ -3,6 +3,7 @@ import {
   offWords,
   paperInks,
   severityWords,
+  smellOfGas,
   ticketWords,
   word,
   tickets,
@@ -87,17 +88,17 @@ export function workings(solution: Solution, show: Show): Content[] {
   ]
 }
 
-export function cautions({ practice, gas }: Solution): Content[] {
+export function cautions({ practice, gas }: Solution, show: Show): Content[] {
   return [
     section('Cautions'),
     {
       ul: [
         'This sheet says which checks were made. It does not say that the installation complies with anything: local code, the maker’s instructions and licensed practice come first.',
         'A blocked or plugged relief valve can burst a vessel. Never plug, cap or valve its discharge.',
-        'Hot water scalds: within seconds at 60 °C, within minutes at 49 °C (as remembered, check the current edition).',
+        `Hot water scalds: within seconds at ${show(333.15, 'temperature')}, within minutes at ${show(322.15, 'temperature')} (as remembered, check the current edition).`,
         ...(gas.applies
           ? [
-              `Smell of gas: no flame; no switches, phone or doorbell inside; shut the meter valve only if it is safe on the way out; open windows and leave; call ${practice.words.gasEmergency} from outside.`,
+              `Smell of gas: ${smellOfGas(practice)}`,
               'Carbon monoxide cannot be smelt. Keep a working alarm and have the flue looked at every year.',
               'Householder: look, read the gauge, set the dial. Leave covers, gas and safety valves to those who hold the ticket.',
             ]

@@ -40,7 +40,7 @@ export function handoverSheet(facts: HandoverFacts): TDocumentDefinitions {
       ...unsafeSection(judgement, solution, nameOf),
       ...open(facts, show),
       ...workings(solution, show),
-      ...cautions(solution),
+      ...cautions(solution, show),
       ...signatures(facts, nameOf, printedAt),
     ] as Content[],
   })

@@ -1,4 +1,4 @@
-import { paperInks, unsafeRules } from '@hestian/core'
+import { paperInks, smellOfGas, unsafeRules } from '@hestian/core'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { Refusal } from '../app/refusal'
 import type { HandoverFacts } from './paper'
@@ -36,7 +36,7 @@ export function unsafePaper(
       unsafeLines(situation, solution, nameOf),
       section('For the person responsible'),
       {
-        text: 'Do not use what is named above until somebody licensed for it has put it right. If you smell gas: no flame, no switches, phone or doorbell inside; leave, and call from outside.',
+        text: `Do not use what is named above until somebody licensed for it has put it right. If you smell gas: ${smellOfGas(solution.practice)}`,
       },
       {
         text: `${solution.practice.words.gasEmergency.charAt(0).toUpperCase()}${solution.practice.words.gasEmergency.slice(1)}: ______________________________`,

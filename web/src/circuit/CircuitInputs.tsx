@@ -25,10 +25,10 @@ export function CircuitInputs() {
     { id: 'choose', text: 'Choose for me' },
     ...genericPumps.map((pump) => ({
       id: pump.id,
-      text: `${pump.label}, to ${show(pump.most_m3_s, 'water-flow')}`,
+      text: `${pump.label}: ${show(pump.shutHead_Pa, 'water-pressure')} at no flow, to ${show(pump.most_m3_s, 'water-flow')}`,
     })),
     ...(heating.pumpHead_Pa && heating.pumpMost_m3_s
-      ? [{ id: 'own', text: 'By its own curve' }]
+      ? [{ id: 'own', text: 'By the maker’s curve' }]
       : []),
   ]
   const own = heating.pumpHead_Pa !== null && heating.pumpMost_m3_s !== null
@@ -73,7 +73,7 @@ export function CircuitInputs() {
           why="The properties of the water are taken between flow and return."
           empty={
             draft.document.survey.maxFlowTemp_K
-              ? `${show(draft.document.survey.maxFlowTemp_K.value, 'temperature')}, the hottest flow`
+              ? `${show(draft.document.survey.maxFlowTemp_K.value, 'temperature')}, the maximum flow temperature`
               : 'assumed'
           }
         />
@@ -100,7 +100,7 @@ export function CircuitInputs() {
           empty="generic"
         />
         <QuantityRow
-          label="Its flow against nothing"
+          label="Flow at no head"
           measure="water-flow"
           {...at('pumpMost_m3_s')}
           how="Maker's curve"

@@ -8,7 +8,7 @@ import { Grid } from '../ui/LadderView'
 import { capital } from '../ui/numbers'
 import { LeansOn } from '../job/LeansOn'
 import { useJob } from '../job/JobContext'
-import { ProveSheet } from '../shell/ProveSheet'
+import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { DrawingView } from '../ui/DrawingView'
@@ -36,7 +36,7 @@ export function CircuitPage() {
           If there is one after all, say so on{' '}
           <Link to={`/jobs/${state.id}/plates`}>Rating plates</Link>.
         </Prose>
-        <ProveSheet sheet="circuit" />
+        <CheckSheet sheet="circuit" />
       </SheetPage>
     )
   const { answer } = sheet
@@ -53,7 +53,7 @@ export function CircuitPage() {
       <Parts answer={answer} />
       {answer && <WaterContent answer={answer} />}
       {answer && <LeansOn sheet="circuit" />}
-      <ProveSheet sheet="circuit" />
+      <CheckSheet sheet="circuit" />
       <WorkingsFold workings={sheet.workings} />
     </SheetPage>
   )

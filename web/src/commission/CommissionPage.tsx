@@ -3,7 +3,7 @@ import { ticketWords } from '@hestian/core'
 import { useState } from 'react'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
-import { ProveSheet } from '../shell/ProveSheet'
+import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, VerdictLine } from '../ui/Answer'
 import { StepCard } from './StepCard'
 import { OrderOfWork } from './OrderOfWork'
@@ -36,7 +36,7 @@ export function CommissionPage() {
             <Answer>
               All <b>{steps.length} steps</b> are done.
             </Answer>
-            <VerdictLine>Prove the sheet, then hand it over.</VerdictLine>
+            <VerdictLine>Check the sheet, then hand it over.</VerdictLine>
           </>
         ) : shown.progress.state === 'done' ? (
           <StepRecord judged={shown} of={steps.length} onBack={() => setPicked(undefined)} />
@@ -48,7 +48,7 @@ export function CommissionPage() {
             onSigned={() => setPicked(undefined)}
           />
         )}
-        {!now && <ProveSheet sheet="steps" />}
+        {!now && <CheckSheet sheet="steps" />}
         {shown?.step.ticket && shown.progress.state !== 'done' && (
           <Prose>
             Signing this step needs the {ticketWords[shown.step.ticket]}. Anyone may measure and

@@ -169,7 +169,7 @@ function GuardRow({
         {next ? 'Put back' : 'Put back: the one before first'}
       </Button>
     ) : guard.kind === 'gas-tight' ? (
-      <Missing>on Prove, Gas tightness</Missing>
+      <Missing>on Test, Gas tightness</Missing>
     ) : null
   return (
     <Guard data-open={holds ? undefined : true}>

@@ -14,7 +14,7 @@ import styled from 'styled-components'
 import { newId } from '../api/client'
 import { useJob } from '../job/JobContext'
 import { MakerRow } from '../job/MakerRow'
-import { ProveSheet } from '../shell/ProveSheet'
+import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
 import { ChoiceRow, yesNo } from '../ui/ChoiceRow'
 import { Choice, InlineText } from '../ui/fields'
@@ -37,7 +37,7 @@ export function ExchangePage() {
         <Prose>
           If one is, say so on <Link to={`/jobs/${state.id}/work`}>Work</Link>.
         </Prose>
-        <ProveSheet sheet="exchange" />
+        <CheckSheet sheet="exchange" />
       </SheetPage>
     )
   if (!sheet.answer) return <WhichPart />
@@ -46,7 +46,7 @@ export function ExchangePage() {
       <SheetHead sheet="exchange" />
       <Match answer={sheet.answer} />
       <Questions answer={sheet.answer} />
-      <ProveSheet sheet="exchange" />
+      <CheckSheet sheet="exchange" />
       <WorkingsFold workings={sheet.workings} />
     </SheetPage>
   )
@@ -72,7 +72,7 @@ function WhichPart() {
           onChoose={(id) => edit(beginExchange(draft.document, id, words, newId))}
         />
       </Which>
-      <ProveSheet sheet="exchange" />
+      <CheckSheet sheet="exchange" />
     </SheetPage>
   )
 }

@@ -7,13 +7,14 @@ import {
   segmentColumns,
   segmentRows,
   segmentsFromRows,
+  smellOfGas,
 } from '@hestian/core'
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react'
 import { GasMethods } from './GasMethods'
 import { GasOn } from './GasOn'
 import { LeansOn } from '../job/LeansOn'
 import { useJob } from '../job/JobContext'
-import { ProveSheet } from '../shell/ProveSheet'
+import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { DrawingView } from '../ui/DrawingView'
@@ -105,7 +106,7 @@ export function GasPage() {
         <Answer>
           No gas supply: <b>{sheet.because}</b>
         </Answer>
-        <ProveSheet sheet="gas" />
+        <CheckSheet sheet="gas" />
       </SheetPage>
     )
   return (
@@ -151,15 +152,13 @@ export function GasPage() {
       />
       {chosen && <GasPipeEditor key={chosen} id={chosen} onGone={() => setSelected(undefined)} />}
       <Prose>
-        <b>Smell of gas:</b> no flame, no switches, phone or doorbell inside; shut the meter valve
-        only if it is safe on the way out; open windows and leave; call{' '}
-        {solution.practice.words.gasEmergency} from outside.
+        <b>Smell of gas:</b> {smellOfGas(solution.practice)}
       </Prose>
       <GasRules />
       {lateAnswer && <GasMethods answer={lateAnswer} />}
       {lateAnswer && <Prices used={used} cost={lateAnswer.cost} />}
       <LeansOn sheet="gas" />
-      <ProveSheet sheet="gas" />
+      <CheckSheet sheet="gas" />
       <WorkingsFold workings={sheet.workings} />
     </SheetPage>
   )

@@ -115,7 +115,7 @@ export function GasPipeEditor({
           {segment.regulator && (
             <Choice
               labelled
-              label="Its vent"
+              label="Vent of the regulator"
               value={segment.regulator.vent ?? none}
               options={
                 [

@@ -86,7 +86,7 @@ export function DayChart({ results, outlets }: DayChartProps) {
               ...data,
               {
                 type: 'line' as const,
-                label: `least of use, ${show(usableTemp_K, 'temperature')}`,
+                label: `usable from ${show(usableTemp_K, 'temperature')}`,
                 data: [
                   { x: 0, y: least },
                   { x: 24, y: least },

@@ -1,7 +1,7 @@
 import { SheetHead } from '../ui/SheetHead'
 import { Link } from 'react-router'
 import { useJob } from '../job/JobContext'
-import { ProveSheet } from '../shell/ProveSheet'
+import { CheckSheet } from '../shell/CheckSheet'
 import { LeansOn } from '../job/LeansOn'
 import { Answer, Prose } from '../ui/Answer'
 import { SheetPage } from '../ui/SheetPage'
@@ -26,7 +26,7 @@ export function HeatPage() {
           Where there is either, say so on{' '}
           <Link to={`/jobs/${state.id}/plates`}>Rating plates</Link>.
         </Prose>
-        <ProveSheet sheet="heat" />
+        <CheckSheet sheet="heat" />
       </SheetPage>
     )
   return (
@@ -38,7 +38,7 @@ export function HeatPage() {
       {sheet.answer && solution.document.hotWater && <StorageTemperature answer={sheet.answer} />}
       {sheet.answer && <OutputSetting answer={sheet.answer} />}
       <LeansOn sheet="heat" />
-      <ProveSheet sheet="heat" />
+      <CheckSheet sheet="heat" />
       <WorkingsFold workings={sheet.workings} />
     </SheetPage>
   )

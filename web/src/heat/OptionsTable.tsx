@@ -73,7 +73,7 @@ const figures: readonly {
   },
   {
     key: 'leastOutput_W',
-    label: 'Least output',
+    label: 'Minimum output',
     measure: 'power',
     why: 'Above the mild day’s heat it starts and stops.',
     on: (option) => option.kind !== 'storage-heater',
@@ -101,7 +101,7 @@ const figures: readonly {
   },
   {
     key: 'leastFlow_m3_s',
-    label: 'Least flow to fire',
+    label: 'Minimum flow',
     measure: 'water-flow',
     why: 'A trickle below it stays cold.',
     on: (option) => option.kind === 'combination' || option.kind === 'cascade',

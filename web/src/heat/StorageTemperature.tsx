@@ -73,7 +73,7 @@ export function StorageTemperature({ answer }: { readonly answer: HeatAnswer }) 
           label="Secondary return loses"
           measure="small-power"
           {...known('loopLoss_W')}
-          how="Metres of pipe and lagging"
+          how="Length of pipe and what is round it"
           why="A loop that is kept hot draws on the store day and night."
           empty="no loop"
         />

@@ -84,13 +84,14 @@ const One = styled.div`
   h4 {
     font: 650 16px/22px var(--head);
     margin: 0;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 12px;
+    align-items: baseline;
     small {
       font: 400 14px/20px var(--text);
       color: var(--ink-3);
     }
-  }
-  h4 > small:not(:only-child) {
-    margin-left: 10px;
   }
   [role='radiogroup'] {
     display: grid;

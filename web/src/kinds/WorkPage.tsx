@@ -24,7 +24,7 @@ import { Button } from '../ui/Button'
 import { Choice } from '../ui/fields'
 import { SheetHead } from '../ui/SheetHead'
 import { SheetPage } from '../ui/SheetPage'
-import { ProveSheet } from '../shell/ProveSheet'
+import { CheckSheet } from '../shell/CheckSheet'
 
 /** What the work is, one or several: what is asked follows from it. Wider later, nothing that is filled is lost. */
 export function WorkPage() {
@@ -73,7 +73,7 @@ export function WorkPage() {
           <small role="alert">{says}</small>
         </Take>
       )}
-      {isSaid && !isNew && <ProveSheet sheet="work" />}
+      {isSaid && !isNew && <CheckSheet sheet="work" />}
     </SheetPage>
   )
 }

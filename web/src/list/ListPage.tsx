@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
-import { ProveSheet } from '../shell/ProveSheet'
+import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { dayTime } from '../ui/dates'
@@ -17,7 +17,7 @@ import { TickForm } from './TickForm'
 const groupNames: Readonly<Record<TickGroup, string>> = {
   before: 'Before anything is opened',
   work: 'The work',
-  test: 'Proven',
+  test: 'Tested',
   after: 'Back in use',
 }
 
@@ -35,7 +35,7 @@ export function ListPage() {
         <Prose>
           What it asks follows from <Link to={`/jobs/${state.id}/work`}>Work</Link>.
         </Prose>
-        <ProveSheet sheet="list" />
+        <CheckSheet sheet="list" />
       </SheetPage>
     )
   const done = items.filter((one) => one.ticked).length
@@ -86,7 +86,7 @@ export function ListPage() {
           </section>
         )
       })}
-      <ProveSheet sheet="list" />
+      <CheckSheet sheet="list" />
     </SheetPage>
   )
 }

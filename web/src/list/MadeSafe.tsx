@@ -1,11 +1,11 @@
 import type { BodyOf } from '@hestian/core'
-import { ofKind } from '@hestian/core'
+import { ofKind, smellOfGas } from '@hestian/core'
 import { useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
-import { SectionHead } from '../ui/Answer'
+import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { dayTime } from '../ui/dates'
 import { Choice } from '../ui/fields'
@@ -23,7 +23,7 @@ const howWords = Object.fromEntries(hows.map(({ id, text }) => [id, text]))
 
 /** A leak made safe: recorded at once, apart from its mending, and put on the off strip. */
 export function MadeSafe() {
-  const { state, record, nameOf, frozen } = useJob()
+  const { state, record, nameOf, frozen, solution } = useJob()
   const made = ofKind(state.records, 'made-safe')
   const [again, setAgain] = useState(false)
   const [where, setWhere] = useKeptText('made-safe-where')
@@ -53,6 +53,9 @@ export function MadeSafe() {
       <SectionHead>
         Made safe<small>not the same as mended</small>
       </SectionHead>
+      <Prose>
+        <b>Smell of gas:</b> {smellOfGas(solution.practice)} Never look for a leak with a flame.
+      </Prose>
       {made.map(({ id, body, at, by }) => (
         <Made key={id}>
           <Mark kind="pass" size={20} />

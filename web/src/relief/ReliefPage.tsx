@@ -5,7 +5,7 @@ import { Link } from 'react-router'
 import { newId } from '../api/client'
 import { capital } from '../ui/numbers'
 import { useJob } from '../job/JobContext'
-import { ProveSheet } from '../shell/ProveSheet'
+import { CheckSheet } from '../shell/CheckSheet'
 import { Schools } from '../job/Schools'
 import { Answer, Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -30,7 +30,7 @@ export function ReliefPage() {
           Where something is under pressure, say so on{' '}
           <Link to={`/jobs/${state.id}/plates`}>Rating plates</Link>.
         </Prose>
-        <ProveSheet sheet="relief" />
+        <CheckSheet sheet="relief" />
       </SheetPage>
     )
   return (
@@ -42,7 +42,7 @@ export function ReliefPage() {
       <AddValves />
       <Schools only={['dischargeEnd', 'reliefLifting']} title="Two schools" />
       {sheet.answer && <Pan need={sheet.answer.pan} />}
-      <ProveSheet sheet="relief" />
+      <CheckSheet sheet="relief" />
       <WorkingsFold workings={sheet.workings} />
     </SheetPage>
   )

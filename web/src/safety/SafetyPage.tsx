@@ -7,7 +7,7 @@ import styled from 'styled-components'
 import { LadderView } from '../ui/LadderView'
 import { LeansOn } from '../job/LeansOn'
 import { useJob } from '../job/JobContext'
-import { ProveSheet } from '../shell/ProveSheet'
+import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, SectionHead } from '../ui/Answer'
 import { SheetPage } from '../ui/SheetPage'
 import { WorkingsFold } from '../ui/WorkingsFold'
@@ -28,7 +28,7 @@ export function SafetyPage() {
         <Prose>
           Where there is one, say so on <Link to={`/jobs/${state.id}/plates`}>Rating plates</Link>.
         </Prose>
-        <ProveSheet sheet="safety" />
+        <CheckSheet sheet="safety" />
       </SheetPage>
     )
   const { answer } = sheet
@@ -42,7 +42,7 @@ export function SafetyPage() {
       {(!answer || answer.stores) && <InletGroup />}
       {(!answer || answer.stores) && <CutOuts />}
       <LeansOn sheet="safety" />
-      <ProveSheet sheet="safety" />
+      <CheckSheet sheet="safety" />
       <WorkingsFold workings={sheet.workings} />
     </SheetPage>
   )

@@ -94,11 +94,11 @@ function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: 
       <Tabs ref={tabs} aria-label={`Sheets of ${stageNames[stage]}`}>
         {stageSheets[stage].map((id) => {
           const { name, state: at } = judgement.sheets[id]
-          const kind = at === 'proven' ? 'pass' : at === 'stop' ? 'stop' : 'not-yet'
+          const kind = at === 'checked' ? 'pass' : at === 'stop' ? 'stop' : 'not-yet'
           const word = {
-            proven: 'proven',
+            checked: 'checked',
             stop: 'stop',
-            ready: 'ready to prove',
+            ready: 'ready to check',
             incomplete: 'not complete',
             'does-not-apply': 'does not apply',
             'not-begun': 'not begun',
@@ -112,7 +112,7 @@ function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: 
               data-invited={at === 'invited' || undefined}
             >
               <small>{sheetCode(id)}</small>
-              {name}
+              <span>{name}</span>
               {at === 'does-not-apply' || at === 'invited' ? (
                 <span className="unseen">{word}</span>
               ) : (
@@ -313,8 +313,27 @@ const Tab = styled(Link)`
   color: var(--ink-2);
   border: 0.8px solid transparent;
   border-top: 4px solid transparent;
-  white-space: nowrap;
   margin-bottom: -1.2px;
+  > span:not(.unseen) {
+    text-wrap: balance;
+    max-width: 128px;
+    line-height: 18px;
+  }
+  @media (max-width: 1500px) {
+    padding: 0 9px;
+    gap: 6px;
+    font-size: 15px;
+    > span:not(.unseen) {
+      max-width: 88px;
+    }
+  }
+  @media (max-width: 720px) {
+    white-space: nowrap;
+    padding: 0 14px;
+    > span:not(.unseen) {
+      max-width: none;
+    }
+  }
   small {
     font: 650 14px/18px var(--head);
     color: var(--ink-3);
@@ -322,7 +341,6 @@ const Tab = styled(Link)`
   &[data-invited]:not([aria-current]) {
     color: var(--ink-3);
     font-weight: 400;
-    padding: 0 10px;
   }
   &[aria-current] {
     background: var(--paper);

@@ -17,13 +17,13 @@ const fittings: Readonly<Record<StageId, string>> = {
   survey: 'M9 -14H35V-6H38V14H6V-6H9ZM9 -1H35M9 6H35',
   design: 'M8 -16H36V-10H40V10H36V16H8V10H12V-10H8Z',
   plan: 'M8 -15H36V-9H40V9H36V15H8V9H4V-9H8ZM14 -15V15M30 -15V15',
-  prove: 'M9 -17H35V-12H33V12H35V17H9V12H11V-12H9Z',
+  test: 'M9 -17H35V-12H33V12H35V17H9V12H11V-12H9Z',
   commission: 'M6 -13H38L6 13H38ZM22 0H2M2 -6V0',
   handover: 'M8 -16H36V16H8ZM8 -9H36M8 9H36M8 0H36',
   aftercare: 'M10 14V-10L14 -16H30L34 -10V14ZM17 -16V-21H27V-16M10 8H34',
 }
 
-/** The riser: seven stages bottom to top, filled with what is proven. Visiting a stage never fills it. */
+/** The riser: seven stages bottom to top, filled with what is checked. Visiting a stage never fills it. */
 export function Riser({ judgement, jobId, current }: RiserProps) {
   const ref = useRef<HTMLElement>(null)
   const [height, setHeight] = useState(600)
@@ -63,7 +63,7 @@ export function Riser({ judgement, jobId, current }: RiserProps) {
           />
           {stages.map((stage, i) => {
             const here = stage.id === current
-            const solid = stage.of > 0 && stage.proven === stage.of && y(i) >= level
+            const solid = stage.of > 0 && stage.checked === stage.of && y(i) >= level
             if (stage.of === 0)
               return stage.id === 'aftercare' ? (
                 <path
@@ -94,7 +94,7 @@ export function Riser({ judgement, jobId, current }: RiserProps) {
                   strokeLinejoin="miter"
                 />
                 {solid && <path d="M12 -4H32M12 4H32" stroke="var(--paper)" strokeWidth="1" />}
-                {stage.id === 'prove' && (
+                {stage.id === 'test' && (
                   <g>
                     <circle
                       cx="22"
@@ -119,13 +119,13 @@ export function Riser({ judgement, jobId, current }: RiserProps) {
             ? stage.sheets.length === 0
               ? 'nothing yet'
               : 'not asked'
-            : stage.proven === stage.of
-              ? 'proven'
+            : stage.checked === stage.of
+              ? 'checked'
               : stage.steps
                 ? `${stage.steps.done} of ${stage.steps.of} done`
-                : stage.proven === 0
+                : stage.checked === 0
                   ? 'not begun'
-                  : `${stage.proven} of ${stage.of} proven`
+                  : `${stage.checked} of ${stage.of} checked`
         const first: SheetId | undefined =
           stage.sheets.find((id) => judgement.sheets[id].state !== 'invited') ?? stage.sheets[0]
         const label = (
@@ -154,13 +154,13 @@ export function Riser({ judgement, jobId, current }: RiserProps) {
   )
 }
 
-/** Height of the level: up to the first stage that is not all proven, and into the length below its fitting by its share. */
+/** Height of the level: up to the first stage that is not all checked, and into the length below its fitting by its share. */
 function levelOf(
   stages: Judgement['stages'],
   y: (index: number) => number,
   height: number,
 ): number {
-  const open = stages.findIndex((stage) => stage.of > 0 && stage.proven < stage.of)
+  const open = stages.findIndex((stage) => stage.of > 0 && stage.checked < stage.of)
   if (open < 0) return y(stages.length - 1) + 14
   const stage = stages[open]
   const from = open === 0 ? height : y(open - 1) - 30

@@ -5,7 +5,7 @@ export const stageNames: Readonly<Record<StageId, string>> = {
   survey: 'Survey',
   design: 'Design',
   plan: 'Plan',
-  prove: 'Prove',
+  test: 'Test',
   commission: 'Commission',
   handover: 'Handover',
   aftercare: 'Aftercare',

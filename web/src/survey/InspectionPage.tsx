@@ -3,12 +3,13 @@ import { inspectionItems, inspectionWords } from '@hestian/core'
 import { useMemo, useState } from 'react'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
-import { ProveSheet } from '../shell/ProveSheet'
+import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { dayTime } from '../ui/dates'
 import { Mark } from '../ui/icons'
 import { Thumb } from '../ui/Photos'
+import { Contents } from '../ui/Contents'
 import { NotesHere, SheetPage } from '../ui/SheetPage'
 import { VerdictChip } from '../ui/VerdictChip'
 import { InspectForm } from './InspectForm'
@@ -94,6 +95,7 @@ export function InspectionPage() {
           </Report>
         </span>
       </VerdictLine>
+      <Contents />
       {areas.map((area) => (
         <section key={area}>
           <SectionHead>{area}</SectionHead>
@@ -114,7 +116,7 @@ export function InspectionPage() {
       ))}
       <Snags />
       {toggle}
-      <ProveSheet sheet="inspection" />
+      <CheckSheet sheet="inspection" />
     </SheetPage>
   )
 }

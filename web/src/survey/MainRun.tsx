@@ -1,5 +1,5 @@
 import type { MainPoint } from '@hestian/core'
-import { drawingSvg, mainCurveDrawing, pointFlow_m3_s } from '@hestian/core'
+import { drawingSvg, mainCurveDrawing, pointFlow_m3_s, aOrAn } from '@hestian/core'
 import { useMemo } from 'react'
 import styled from 'styled-components'
 import { newId } from '../api/client'
@@ -101,8 +101,8 @@ export function MainRun() {
       </SectionHead>
       {mainPoints.length === 0 && (
         <Prose>
-          Open a {solution.practice.words.tap}, read the gauge at another, and time a bucket. Two
-          points at different flows make a curve.
+          Open {aOrAn(solution.practice.words.tap)}, read the gauge at another, and time a bucket.
+          Two points at different flows make a curve.
         </Prose>
       )}
       <ul>

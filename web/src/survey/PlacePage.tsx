@@ -1,8 +1,9 @@
 import { askedOf, placeFields } from '@hestian/core'
 import { useJob } from '../job/JobContext'
-import { ProveSheet } from '../shell/ProveSheet'
+import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, SectionHead, VerdictLine } from '../ui/Answer'
 import { Ledger } from '../ui/QuantityRow'
+import { Contents } from '../ui/Contents'
 import { SheetPage } from '../ui/SheetPage'
 import { VerdictChip } from '../ui/VerdictChip'
 import { DraughtTrial } from './DraughtTrial'
@@ -60,6 +61,7 @@ export function PlacePage() {
         )}
         <span>Not looked at yet is not the same as no. Every answer says what it decides.</span>
       </VerdictLine>
+      <Contents />
       {sections.map(({ id, name }) => (
         <section key={id}>
           <SectionHead>{name}</SectionHead>
@@ -74,7 +76,7 @@ export function PlacePage() {
           {id === 'air' && asks && <DraughtTrial />}
         </section>
       ))}
-      <ProveSheet sheet="place" />
+      <CheckSheet sheet="place" />
     </SheetPage>
   )
 }

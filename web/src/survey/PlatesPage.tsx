@@ -12,13 +12,14 @@ import styled from 'styled-components'
 import { newId } from '../api/client'
 import { useJob } from '../job/JobContext'
 import { Makers } from '../job/MakerRow'
-import { ProveSheet } from '../shell/ProveSheet'
+import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Choice, InlineText } from '../ui/fields'
 import { knownOf, Ledger, QuantityRow } from '../ui/QuantityRow'
 import { Paper, Photos } from '../ui/Photos'
 import { ChoiceRow, yesNo } from '../ui/ChoiceRow'
+import { Contents } from '../ui/Contents'
 import { NotesHere, SheetPage } from '../ui/SheetPage'
 import { Parts } from './Parts'
 import { StayAndYear } from './StayAndYear'
@@ -78,6 +79,7 @@ export function PlatesPage() {
       <VerdictLine>
         Read the plate; do not trust the last form. Inputs are kept gross whatever the plate says.
       </VerdictLine>
+      <Contents />
       {appliances.map((appliance, i) => (
         <Plate key={appliance.id} appliance={appliance} index={i} />
       ))}
@@ -109,7 +111,7 @@ export function PlatesPage() {
         This job makes hot water
       </Toggle>
       {heating !== null && !boiler && <Prose>It has no boiler yet: add one above.</Prose>}
-      <ProveSheet sheet="plates" />
+      <CheckSheet sheet="plates" />
     </SheetPage>
   )
 }

@@ -1,11 +1,12 @@
-import { askedOf, burnsGas, closingName, gasFields, waterFields } from '@hestian/core'
+import { askedOf, burnsGas, closingName, gasFields, waterFields, aOrAn } from '@hestian/core'
 import { useState } from 'react'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
-import { ProveSheet } from '../shell/ProveSheet'
+import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
 import { Choice, InlineText } from '../ui/fields'
 import { Ledger } from '../ui/QuantityRow'
+import { Contents } from '../ui/Contents'
 import { SheetPage } from '../ui/SheetPage'
 import { VerdictChip } from '../ui/VerdictChip'
 import { WorkingsFold } from '../ui/WorkingsFold'
@@ -98,6 +99,7 @@ export function ReadingsPage() {
           <span>Every field takes any unit. It shows what it understood before you use it.</span>
         )}
       </VerdictLine>
+      <Contents />
       <SectionHead>
         Water<small>all pressures gauge</small>
       </SectionHead>
@@ -127,7 +129,8 @@ export function ReadingsPage() {
           {answer.closing.system === 'closed' ? (
             <>
               Closed by the {answer.closing.by.map(closingName).join(' and the ')}: heated water
-              cannot go back, so the hot water gets a {solution.practice.words.vessel} of its own.
+              cannot go back, so the hot water gets {aOrAn(solution.practice.words.vessel)} of its
+              own.
             </>
           ) : answer.closing.system === 'open' ? (
             'Open: nothing keeps expanding water from going back into the main, and the water company says so too.'
@@ -176,7 +179,7 @@ export function ReadingsPage() {
         </>
       )}
       <ReadingsLog />
-      <ProveSheet sheet="readings" />
+      <CheckSheet sheet="readings" />
       {solution.readings.applies && <WorkingsFold workings={solution.readings.workings} />}
     </SheetPage>
   )

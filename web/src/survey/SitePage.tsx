@@ -3,12 +3,13 @@ import { getLocalTimeZone, today } from '@internationalized/date'
 import { Link } from 'react-router'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
-import { ProveSheet } from '../shell/ProveSheet'
+import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Choice, InlineText } from '../ui/fields'
 import { Photos } from '../ui/Photos'
 import { Ledger } from '../ui/QuantityRow'
+import { Contents } from '../ui/Contents'
 import { SheetPage } from '../ui/SheetPage'
 import { PracticeChoice } from './PracticeChoice'
 import { Schools } from '../job/Schools'
@@ -60,6 +61,7 @@ export function SitePage() {
           with or without a signal.
         </span>
       </VerdictLine>
+      <Contents />
       <SectionHead>Place</SectionHead>
       <Fields>
         <InlineText
@@ -145,7 +147,7 @@ export function SitePage() {
         photos={survey.placePhotos}
         onChange={(photos) => edit([{ path: ['survey', 'placePhotos'], value: [...photos] }])}
       />
-      <ProveSheet sheet="site" />
+      <CheckSheet sheet="site" />
     </SheetPage>
   )
 }

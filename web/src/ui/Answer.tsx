@@ -45,7 +45,7 @@ const Sentence = styled.h2`
   }
 `
 /** A heading over a rule, with an aside at its end. */
-export const SectionHead = styled.h3`
+export const SectionHead = styled.h3.attrs({ 'data-part': true } as object)`
   display: flex;
   justify-content: space-between;
   align-items: baseline;
@@ -53,6 +53,8 @@ export const SectionHead = styled.h3`
   font: 650 16px/25px var(--head);
   border-bottom: 1.5px solid var(--ink);
   margin-top: 6px;
+  scroll-margin-top: 8px;
+  outline-offset: 2px;
   small {
     font: 400 14px/20px var(--text);
     color: var(--ink-3);

@@ -382,9 +382,7 @@ const Row = styled(AriaButton)`
     font-size: 14px;
     line-height: 17px;
     color: var(--ink-3);
-    white-space: nowrap;
-    overflow: hidden;
-    text-overflow: ellipsis;
+    overflow-wrap: anywhere;
   }
   &[data-hovered] {
     background: var(--select);

@@ -4,6 +4,7 @@ import { Fragment } from 'react'
 import { Link } from 'react-router'
 import { useJob } from '../job/JobContext'
 import { Answer, VerdictLine } from './Answer'
+import { Contents } from './Contents'
 import { rowId } from './QuantityRow'
 import type { ChipVerdict } from './VerdictChip'
 import { VerdictChip } from './VerdictChip'
@@ -52,6 +53,7 @@ export function SheetHead({ sheet }: { readonly sheet: SolvedSheetId }) {
           <Sentence parts={said.beside} />
         </span>
       </VerdictLine>
+      <Contents />
     </>
   )
 }

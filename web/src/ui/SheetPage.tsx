@@ -1,11 +1,12 @@
 import type { Finding, SheetId } from '@hestian/core'
 import { severityWords, word } from '@hestian/core'
 import type { ReactNode } from 'react'
-import { createContext, useContext, useLayoutEffect, useMemo, useRef, useState } from 'react'
+import { useLayoutEffect, useMemo, useRef, useState } from 'react'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Button } from './Button'
 import { Mark } from './icons'
+import { SheetContext, useSheet } from './sheetContext'
 import { WorkedProvider } from './Worked'
 
 interface SheetPageProps {
@@ -17,24 +18,23 @@ interface SheetPageProps {
   readonly findings?: readonly Finding[]
 }
 
-const Findings = createContext<readonly Finding[]>([])
-
 /** A sheet with its margin: notes stand beside the inputs they speak of, a leader from each; on a narrow page they fold under their rows. */
 export function SheetPage({ sheet, children, margin, findings }: SheetPageProps) {
   const { judgement } = useJob()
   const mine = findings ?? judgement.sheets[sheet].findings
+  const shown = useMemo(() => ({ sheet, findings: mine }), [sheet, mine])
   return (
-    <Findings.Provider value={mine}>
+    <SheetContext.Provider value={shown}>
       <WorkedProvider>
         <Columns>
-          <Page>
+          <Page data-page>
             {children}
             <Unplaced findings={mine} />
           </Page>
           <Margin findings={mine}>{margin}</Margin>
         </Columns>
       </WorkedProvider>
-    </Findings.Provider>
+    </SheetContext.Provider>
   )
 }
 
@@ -186,13 +186,13 @@ export function Note({ finding }: { readonly finding: Finding }) {
 
 /** Places of this sheet that something is said of. */
 export function usePlacesNoted(): ReadonlySet<string> {
-  const findings = useContext(Findings)
+  const { findings } = useSheet()
   return useMemo(() => new Set(findings.map((finding) => finding.place)), [findings])
 }
 
 /** Notes of one place, under its row on a narrow page. */
 export function NotesHere({ place }: { readonly place: string }) {
-  const findings = useContext(Findings).filter((finding) => finding.place === place)
+  const findings = useSheet().findings.filter((finding) => finding.place === place)
   if (findings.length === 0) return null
   return (
     <Folded>

@@ -20,7 +20,7 @@ export function ChargeFirst({ answer }: { readonly answer: VesselAnswer }) {
       </SectionHead>
       <Figure>
         <b className="tnum">
-          <Worked of="pumpUpGauge_Pa">{show(pumpUp.gauge_Pa, 'water-pressure')}</Worked>
+          <Worked of="pumpUpGauge_Pa">{show.set(pumpUp.gauge_Pa)}</Worked>
         </b>
         <span>
           Pump the {fitted_m3 === 0 && builtIn ? 'built-in ' : ''}

@@ -9,7 +9,7 @@ const width = 320
 /** What decides the answer: one bar per input, widest first, against what is needed and what is fitted. */
 export function Sensitivity({ answer }: { readonly answer: VesselAnswer }) {
   const { show, solution } = useJob()
-  const { need, fitted_m3, sensitivity } = answer
+  const { need, fitted_m3, sensitivity, builtIn } = answer
   const units = solution.practice.units
   const half = (figure: number) =>
     units.temperature === 'F' ? `${Math.round(figure * 1.8)} °F` : `${figure} K`
@@ -23,7 +23,7 @@ export function Sensitivity({ answer }: { readonly answer: VesselAnswer }) {
   const ends = sensitivity
     .flatMap((bar) => [bar.low_m3, bar.high_m3])
     .filter((value): value is number => value !== undefined)
-  const most = Math.max(fitted_m3, need.neededNew_m3) * 1.35
+  const most = (Math.max(fitted_m3, need.neededNew_m3) || Math.max(...ends)) * 1.35
   const least = Math.max(0, Math.min(need.neededNew_m3, ...ends) * 0.96)
   const x = (value_m3: number) =>
     (width * (Math.min(most, value_m3) - least)) / Math.max(1e-9, most - least)
@@ -33,7 +33,9 @@ export function Sensitivity({ answer }: { readonly answer: VesselAnswer }) {
       <SectionHead>
         What decides it
         <small>
-          {figure(need.neededNew_m3)} needed, {show(fitted_m3, 'small-volume')} fitted
+          {builtIn && fitted_m3 === 0
+            ? `the built-in ${show(builtIn.volume_m3, 'small-volume')} ${need.neededNew_m3 > 0 ? `lacks ${show(need.neededNew_m3, 'small-volume')}` : 'is enough'}`
+            : `${figure(need.neededNew_m3)} needed, ${show(fitted_m3, 'small-volume')} fitted`}
         </small>
       </SectionHead>
       <List>

@@ -6,7 +6,7 @@ import { Link } from 'react-router'
 import styled from 'styled-components'
 import { LeansOn } from '../job/LeansOn'
 import { useJob } from '../job/JobContext'
-import { ProveSheet } from '../shell/ProveSheet'
+import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'
 import { Ledger, QuantityRow, rowId } from '../ui/QuantityRow'
@@ -34,7 +34,7 @@ export function VesselPage() {
           If there is one after all, say so on{' '}
           <Link to={`/jobs/${state.id}/plates`}>Rating plates</Link>.
         </Prose>
-        <ProveSheet sheet="vessel" />
+        <CheckSheet sheet="vessel" />
       </SheetPage>
     )
   const { answer } = sheet
@@ -58,7 +58,7 @@ export function VesselPage() {
       <WeakParts />
       {answer && <OtherMethod answer={answer} />}
       <LeansOn sheet="vessel" />
-      <ProveSheet sheet="vessel" />
+      <CheckSheet sheet="vessel" />
       <WorkingsFold workings={sheet.workings} />
     </SheetPage>
   )
@@ -207,7 +207,7 @@ function Inputs() {
           measure="length"
           {...at('vesselHeight_m')}
           how="Tape"
-          why="Each metre up takes its weight of water off the charge it needs."
+          why="The higher it stands, the less charge it needs."
           empty="at the fill point"
         />
         <QuantityRow
@@ -219,7 +219,7 @@ function Inputs() {
           empty="at the fill point"
         />
         <QuantityRow
-          label="Vessel stands"
+          label="Maximum working pressure"
           {...pressure}
           {...at('vesselMaxWorkingGauge_Pa')}
           how="Label"

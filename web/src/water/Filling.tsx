@@ -1,5 +1,6 @@
+import { capital } from '../ui/numbers'
 import type { WaterAnswer } from '@hestian/core'
-import { durationWords, usualBypass_m3_s, usualFeed_m3_s } from '@hestian/core'
+import { durationWords, usualBypass_m3_s, usualFeed_m3_s, aOrAn } from '@hestian/core'
 import { PipeGrid } from '../network/PipeEditor'
 import { useJob } from '../job/JobContext'
 import { MakeUpRows } from '../job/MakeUpRows'
@@ -25,7 +26,7 @@ export function Filling({ answer }: { readonly answer: WaterAnswer | undefined }
       <PipeGrid>
         <Choice
           labelled
-          label={`A ${solution.practice.words.reducingValve} before the boiler`}
+          label={capital(`${aOrAn(solution.practice.words.reducingValve)} before the boiler`)}
           value={makeUp.reducing ?? 'open'}
           options={
             [
@@ -52,7 +53,7 @@ export function Filling({ answer }: { readonly answer: WaterAnswer | undefined }
           onClear={() => edit([{ path: at('feed_m3_s'), value: null }])}
         />
         <QuantityRow
-          label="By its lever or by-pass"
+          label="By the lever or by-pass"
           place="water.bypass"
           measure="water-flow"
           value={makeUp.bypass_m3_s}

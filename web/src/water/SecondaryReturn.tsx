@@ -59,10 +59,13 @@ export function SecondaryReturn({ answer }: { readonly answer: WaterAnswer }) {
           </b>{' '}
           against <b>{show(loop.pumpHead_Pa, 'water-pressure')}</b>, and the water comes back at{' '}
           <b>{show(loop.answer.backTemp_K, 'temperature')}</b>. Bare it would lose{' '}
-          {show(loop.bareLoss_W, 'small-power')}, {show(loop.barePerMetre_W, 'small-power')} a metre
-          of its widest pipe
+          {show(loop.bareLoss_W, 'small-power')},{' '}
+          {show.perLength(loop.barePerMetre_W, 'small-power')} of its widest pipe
           {loop.lagging_m > 0 ? (
-            <>; lagged {show(loop.laggedPerMetre_W, 'small-power')} a metre</>
+            <>
+              ; with {solution.practice.words.lagging}{' '}
+              {show.perLength(loop.laggedPerMetre_W, 'small-power')}
+            </>
           ) : (
             ''
           )}
@@ -171,7 +174,7 @@ export function SecondaryReturn({ answer }: { readonly answer: WaterAnswer }) {
           </Table>
           <Ledger>
             <QuantityRow
-              label="Lagging, thickness"
+              label={`${capital(solution.practice.words.lagging)}, thickness`}
               place="water.loop.lagging"
               measure="bore"
               value={written.lagging_m}

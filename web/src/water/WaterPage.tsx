@@ -20,7 +20,7 @@ import { Prices } from '../network/Prices'
 import { Hint, Quad } from '../network/Quad'
 import { TableIo } from '../network/TableIo'
 import { usePipes } from '../network/usePipes'
-import { ProveSheet } from '../shell/ProveSheet'
+import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { DrawingView } from '../ui/DrawingView'
@@ -163,7 +163,7 @@ export function WaterPage() {
       {segments.length > 0 && <Filling answer={answer} />}
       {late && <Prices used={used} cost={late.cost} />}
       {answer && <LeansOn sheet="water" />}
-      {segments.length > 0 && <ProveSheet sheet="water" />}
+      {segments.length > 0 && <CheckSheet sheet="water" />}
       {sheet.applies && <WorkingsFold workings={sheet.workings} />}
     </SheetPage>
   )

@@ -82,7 +82,7 @@ export function WaterPipeEditor({
       figures={
         <>
           <QuantityRow
-            label="Its far end lies higher by"
+            label="Far end higher by"
             place={`${place}.rise`}
             measure="elevation"
             value={segment.rise_m}

@@ -58,7 +58,7 @@ export function WaterRules() {
             />
           )}
           <QuantityRow
-            label="Least flow that fires it"
+            label="Minimum flow to fire"
             place="water.heaterLeast"
             measure="water-flow"
             value={water.heaterLeast_m3_s}

@@ -42,7 +42,7 @@ export function tightnessSheet(
 export const tightnessSpec = sheetSpec<{ gas: GasAnswer }>()({
   id: 'tightness',
   name: 'Gas tightness',
-  stage: 'prove',
+  stage: 'test',
   wordings: gasTightnessWordings,
   place: 'gas',
   restsWith: 'gas',

@@ -12,10 +12,10 @@ export interface Pump {
 const cubicPerHour = (figure: number) => figure / 3600
 /** Generic pumps, smallest first, at full speed. Source: sources.pumpLaw: assumed. */
 export const genericPumps: readonly Pump[] = [
-  { id: 'generic-4', label: 'Generic 4 m', shutHead_Pa: 39e3, most_m3_s: cubicPerHour(2.4) },
-  { id: 'generic-6', label: 'Generic 6 m', shutHead_Pa: 59e3, most_m3_s: cubicPerHour(3.4) },
-  { id: 'generic-8', label: 'Generic 8 m', shutHead_Pa: 78e3, most_m3_s: cubicPerHour(5.5) },
-  { id: 'generic-12', label: 'Generic 12 m', shutHead_Pa: 118e3, most_m3_s: cubicPerHour(11) },
+  { id: 'generic-4', label: 'Generic pump A', shutHead_Pa: 39e3, most_m3_s: cubicPerHour(2.4) },
+  { id: 'generic-6', label: 'Generic pump B', shutHead_Pa: 59e3, most_m3_s: cubicPerHour(3.4) },
+  { id: 'generic-8', label: 'Generic pump C', shutHead_Pa: 78e3, most_m3_s: cubicPerHour(5.5) },
+  { id: 'generic-12', label: 'Generic pump D', shutHead_Pa: 118e3, most_m3_s: cubicPerHour(11) },
 ]
 
 /** Pressure a pump gives at a flow, Pa, never below 0: a head falling with the square of the flow. Source: sources.pumpLaw. */

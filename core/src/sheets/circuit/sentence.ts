@@ -3,10 +3,10 @@ import type { AnswerSentence, Piece } from '../../answer/sentence'
 import { gaps, sentence, strong, waitsFor } from '../../answer/sentence'
 import type { CircuitAnswer } from './answer'
 
-const pumpDoes = ({ pump, pumpChosen }: CircuitAnswer): readonly Piece[] => {
+const pumpDoes = ({ pump }: CircuitAnswer): readonly Piece[] => {
   if (!pump) return sentence`${strong('no pump of the list does.')}`
   const name = strong(pump.id === 'own' ? 'this pump' : pump.label)
-  return pumpChosen ? sentence`a ${name} pump does.` : sentence`${name} does.`
+  return sentence`${name} does.`
 }
 
 /** What is asked of the pump, and which does; beside it the index circuit and what the circuit holds. */

@@ -1,8 +1,15 @@
+import { foot_m } from '../../units/units'
 import type { FindingOf, Wording, Wordings } from '../../practice/worded'
 
 const bar = ({ f, show }: Parameters<Wording>[0], key: string) => show(f(key), 'water-pressure')
 const flow = ({ f, show }: Parameters<Wording>[0], key: string) => show(f(key), 'water-flow')
 const hot = ({ f, show }: Parameters<Wording>[0], key: string) => show(f(key), 'temperature')
+
+/** A pressure lost along a pipe, as it is said here: `449 Pa a metre`, `2.0 psi in 100 ft`. */
+const gradient = ({ f, show, practice }: Parameters<Wording>[0], key: string): string =>
+  practice.units.length === 'ft'
+    ? `${show(f(key) * 100 * foot_m, 'water-pressure')} in 100 ft`
+    : `${Math.round(f(key))} Pa a metre`
 
 /** Every finding of this subject: its sentence and its why, in the words of the practice. */
 export const circuitWordings = {
@@ -51,8 +58,8 @@ export const circuitWordings = {
     why: `Above ${show(f('most_m_s'), 'velocity')} it is heard in the rooms.`,
   }),
   'pipe-too-steep': (t) => ({
-    head: `${t.n(0)} in ${t.n(1)} loses ${Math.round(t.f('metre_Pa'))} Pa in each metre.`,
-    why: `Above ${Math.round(t.f('mostMetre_Pa'))} Pa/m the pump pays for it every hour it runs.`,
+    head: `${t.n(0)} in ${t.n(1)} loses ${gradient(t, 'metre_Pa')}.`,
+    why: `Above ${gradient(t, 'mostMetre_Pa')} the pump pays for it every hour it runs.`,
   }),
   'pump-none-does': (t) => ({
     head: `No pump of the list drives ${flow(t, 'flow_m3_s')} against ${bar(t, 'duty_Pa')}.`,

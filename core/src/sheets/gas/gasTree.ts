@@ -51,7 +51,7 @@ export function gasTree(answer: GasAnswer, show: Show, width: number, selected?:
         start_Pa: conditions.meterGauge_Pa,
         startPencil: atMeter && answer.meterAssumed,
         limit_Pa: conditions.meterGauge_Pa - answer.indexAllowed_Pa,
-        limitText: 'the least that may be left',
+        limitText: 'the minimum that may be left',
         far_Pa: (id) => far.get(id) ?? conditions.meterGauge_Pa,
         figure: (gauge_Pa) => show.figure(gauge_Pa, 'gas-pressure'),
         ink: 'gas',

@@ -52,7 +52,7 @@ export const applianceInput_W = (appliance: Appliance | undefined, gas: FuelGas)
 const stageAllowance_Pa = (practice: Practice, inletGauge_Pa: number): number =>
   isElevated(inletGauge_Pa) ? elevatedDrop_Pa : practice.gas.allowance_Pa
 
-/** Greatest drop to the far end of a pipe: the stage's allowance, or less where an appliance's least inlet pressure or a regulator asks for it. */
+/** Greatest drop to the far end of a pipe: the stage's allowance, or less where an appliance's minimum inlet pressure or a regulator asks for it. */
 function dropAllowed_Pa(
   segment: GasSegment,
   appliance: Appliance | undefined,

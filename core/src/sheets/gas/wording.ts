@@ -61,7 +61,7 @@ export const gasWordings = {
   }),
   'gas-below-minimum': ({ f, n, show }) => ({
     head: `${n(0)} would get ${gasP(show, f('farGauge_Pa'))}; it needs ${gasP(show, f('leastGauge_Pa'))}.`,
-    why: 'Under its least inlet pressure the flame starves or locks out.',
+    why: 'Under its minimum inlet pressure the flame starves or locks out.',
   }),
   'gas-table-stricter': ({ f, n, show }) => ({
     head: `The table lets ${n(1)} carry ${show(f('table_m3_s'), 'gas-flow')}; ${n(0)} needs ${show(f('flow_m3_s'), 'gas-flow')}.`,
@@ -103,7 +103,7 @@ export const gasWordings = {
         : 'It is heavier than air. A gas detector low down and the local rule for this place come first; some places forbid it.',
   }),
   'gas-minimum-unknown': ({ n }) => ({
-    head: `The least inlet pressure of ${n(0)} is not read.`,
+    head: `The minimum inlet pressure of ${n(0)} is not read.`,
     why: 'Only the allowance of the pipe is checked for it. The plate or manual says.',
   }),
   'gas-altitude': ({ f, show }) => ({

@@ -28,7 +28,7 @@ export const heatWordings = {
   }),
   'option-cycles': ({ f, n, show }) => ({
     head: `${n(0)} cannot go below ${show(f('least_W'), 'power')}; mild weather asks ${show(f('mild_W'), 'power')}.`,
-    why: 'It then starts and stops all day: wear, noise and a poor efficiency. A lower least output or more water helps.',
+    why: 'It then starts and stops all day: wear, noise and a poor efficiency. A lower minimum output or more water helps.',
   }),
   'option-coil-limits': ({ f, n, show }) => ({
     head: `The coil of ${n(0)} takes ${show(f('coil_W'), 'power')} of the ${show(f('hotWater_W'), 'power')} there is.`,

@@ -14,7 +14,7 @@ export function heatWorkings(answer: HeatAnswer): readonly Working[] {
             title: 'Hot and cold wanted at once, mixed',
             formula:
               simultaneous.by === 'scenario'
-                ? 'the greatest sum of the flows that run together'
+                ? 'the largest sum of the flows that run together'
                 : simultaneous.by === 'hunter'
                   ? 'fixture units, then the demand table, linear between its rows'
                   : 'q = 1.48 · S^0.19 − 0.94 L/s, S = 0.1 L/s per loading unit; never above S',

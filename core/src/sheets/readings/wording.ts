@@ -1,3 +1,4 @@
+import { smellOfGas } from '../../practice/smellOfGas'
 import type { FindingOf, Wordings } from '../../practice/worded'
 
 /** Every finding of this subject: its sentence and its why, in the words of the practice. */
@@ -28,7 +29,7 @@ export const readingsWordings = {
   }),
   'incoming-not-coldest': ({ f, show }) => ({
     head: `Designed on ${show(f('incomingTemp_K'), 'temperature')}, the day's own reading.`,
-    why: 'In late winter it comes colder and every litre needs more heat. Ask for the coldest of the year.',
+    why: 'In late winter it comes colder and the same water needs more heat. Ask for the coldest of the year.',
   }),
   'stop-valve-fails': ({ n, practice }) => ({
     head: `The ${practice.words.shutOff} on the main ${n(0)}.`,
@@ -48,7 +49,7 @@ export const readingsWordings = {
   }),
   'gas-smell': ({ practice }) => ({
     head: 'There is a smell of gas: everything else stops.',
-    why: `No flame, no switches. Shut the meter valve if it is safe on the way out, open windows, leave, and call ${practice.words.gasEmergency} from outside.`,
+    why: smellOfGas(practice).replace(/^n/, 'N'),
   }),
   'water-freezes': ({ f, show }) => ({
     head: `At ${show(f('temp_K'), 'temperature')} it is ice: it freezes at ${show(f('freezes_K'), 'temperature')}.`,

@@ -39,7 +39,7 @@ export function safetyWorkings(a: SafetyAnswer): readonly Working[] {
     },
     {
       ...water,
-      title: 'Greatest pressure allowed (gauge)',
+      title: 'Maximum pressure allowed (gauge)',
       formula: `p = nine tenths of the lowest of ${lowest}, or the practice’s own limit`,
       put: 'from {temperatureReliefGauge_Pa}',
       figures,

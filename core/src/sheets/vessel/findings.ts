@@ -287,7 +287,7 @@ function chargeFindings(
           } satisfies VesselFinding,
         ]
       : []),
-    ...(factory !== undefined && need.chargeGauge_Pa > factory + 500
+    ...(factory !== undefined && need.chargeGauge_Pa > factory + practice.vessel.fillTolerance_Pa
       ? [
           {
             id: 'factory-fill-too-low',

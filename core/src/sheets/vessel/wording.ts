@@ -25,7 +25,7 @@ export const vesselWordings = {
   }),
   'vessel-hangs-on-pipe': ({ practice }) => ({
     head: `The pipe carries the ${practice.words.vessel}.`,
-    why: 'Full of water it weighs a kilogram a litre. A bracket, or the floor.',
+    why: 'It may be full of water, and the pipe was not made to carry that. A bracket, or the floor.',
   }),
   'near-the-boil': (t) => ({
     head: `Hot, the highest point has ${bar(t, 'margin_Pa')} over the boil.`,
@@ -79,9 +79,9 @@ export const vesselWordings = {
     head: `A cold fill of ${water(show, f('fillGauge_Pa'))} is outside ${show.figure(f('leastGauge_Pa'), 'water-pressure')} to ${water(show, f('greatestGauge_Pa'))}.`,
     why: 'Below it the reserve is lost; above it the hot pressure passes the final pressure.',
   }),
-  'forecast-eats-margin': ({ f, show }) => ({
+  'forecast-eats-margin': ({ f, show, practice }) => ({
     head: `With real densities it reaches ${water(show, f('hotGauge_Pa'))} hot, over the ${water(show, f('finalGauge_Pa'))} aimed at.`,
-    why: `${water(show, f('hotGauge_Pa') - f('finalGauge_Pa'))} of the ${water(show, f('reliefSetGauge_Pa') - f('finalGauge_Pa'))} kept under the relief is used up. The method's expansion is a rounded convention; water is not.`,
+    why: `${water(show, f('hotGauge_Pa') - f('finalGauge_Pa'))} of the ${water(show, f('reliefSetGauge_Pa') - f('finalGauge_Pa'))} kept under the relief is used up. ${practice.vessel.method === 'en12828' ? 'The method takes expansion from a rounded table; the forecast takes densities.' : 'The method takes off what the pipes grow by; the forecast does not.'}`,
   }),
   'forecast-past-relief': ({ f, show }) => ({
     head: `Hot, it would reach ${water(show, f('hotGauge_Pa'))}: the relief at ${water(show, f('reliefSetGauge_Pa'))} lifts.`,
@@ -89,7 +89,7 @@ export const vesselWordings = {
   }),
   'forecast-no-air-left': ({ f, show }) => ({
     head: `${show(f('fitted_m3'), 'small-volume')} fills with water before the system is hot.`,
-    why: 'With no air left the next litre has nowhere to go and the relief lifts.',
+    why: 'With no air left the next drop has nowhere to go and the relief lifts.',
   }),
   'charge-as-delivered': ({ f, show, practice }) => ({
     head: `Do not fill at the delivered charge of ${water(show, f('deliveredGauge_Pa'))}.`,

@@ -89,7 +89,7 @@ export function vesselWorkings(answer: VesselAnswer): readonly Working[] {
         }
       : {
           ...water,
-          title: 'Greatest pressure (gauge)',
+          title: 'Maximum pressure (gauge)',
           formula: 'P2 = p_relief − margin',
           put: '{reliefSetGauge_Pa} − {reliefMargin_Pa}',
           figures: plain,
@@ -171,7 +171,7 @@ export function vesselWorkings(answer: VesselAnswer): readonly Working[] {
       ? [
           {
             ...water,
-            title: 'Least cold fill (gauge)',
+            title: 'Minimum cold fill (gauge)',
             formula: 'V · (p0 + pa) / (V − V_reserve) − pa',
             put: 'for {vessel_m3} of vessel',
             figures: {
@@ -184,7 +184,7 @@ export function vesselWorkings(answer: VesselAnswer): readonly Working[] {
           },
           {
             ...water,
-            title: 'Greatest cold fill (gauge)',
+            title: 'Maximum cold fill (gauge)',
             formula: '(pe + pa) / (1 + Ve · (pe + pa) / (V · (p0 + pa))) − pa',
             put: 'for {vessel_m3} of vessel',
             figures: {

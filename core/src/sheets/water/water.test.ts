@@ -339,6 +339,8 @@ describe('the secondary return on the page', () => {
     expect(loop && loop.laggedLoss_W / loop.bareLoss_W).toBeLessThan(0.5)
     expect(found(looped(null))).toContain('water-loop-undecided')
     expect(found(looped(0))).toContain('water-loop-bare')
+    const bare = answer(looped(0)).loop
+    expect(bare && bare.laggedLoss_W / bare.bareLoss_W).toBeLessThan(0.5)
   })
   test('the longest way round needs no throttling and the others take just its surplus', () => {
     const { loop } = answer(looped(0.019))

@@ -19,6 +19,8 @@ export const returnMost_m_s = 0.7
 export const usualAirTemp_K = 293.15
 /** Foam lagging, and the still air around it. Common practice, no source. */
 export const laggingConductivity_W_mK = 0.035
+/** What a bare loop is held against. Common practice, no source. */
+export const usualLagging_m = 0.02
 const surfaceCoefficient_W_m2K = 10
 /** Outside of a tube whose table gives only its bore: a ratio. Common practice, no source. */
 const outsideOverBore = 1.12
@@ -41,7 +43,7 @@ export interface WaterLoop {
   readonly answer: LoopAnswer
   readonly drop_K: number
   readonly lagging_m: number
-  /** Of the whole loop, without lagging and with what is chosen, W. */
+  /** Of the whole loop, without lagging and with what is chosen or, where it is bare, with what is usual, W. */
   readonly bareLoss_W: number
   readonly laggedLoss_W: number
   /** Of a metre of its widest pipe, W/m. */
@@ -173,7 +175,7 @@ export function waterLoop({
     drop_K,
     lagging_m,
     bareLoss_W: solveWith(sizes, 0).loss_W,
-    laggedLoss_W: answer.loss_W,
+    laggedLoss_W: solveWith(sizes, lagging_m > 0 ? lagging_m : usualLagging_m).loss_W,
     barePerMetre_W: loss_W_m(widest, 0),
     laggedPerMetre_W: loss_W_m(widest, lagging_m),
     pumpHead_Pa,

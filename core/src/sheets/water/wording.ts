@@ -31,7 +31,7 @@ export const waterWordings = {
   }),
   'loop-returns-cool': (t) => ({
     head: `${t.n(0)} comes back at ${t.show(t.f('returnTemp_K'), 'temperature')}.`,
-    why: `At ${t.show(t.f('leastTemp_K'), 'temperature')} or more nothing grows in the loop. Store it hotter, let it cool less on its way round, or lag it better.`,
+    why: `At ${t.show(t.f('leastTemp_K'), 'temperature')} or more nothing grows in the loop. Store it hotter, let it cool less on its way round, or give it more ${t.practice.words.lagging}.`,
   }),
   'water-stands': (t) => ({
     head: `${t.show(t.f('volume_m3'), 'small-volume')} of hot water stands in the branch to ${t.n(0)}.`,
@@ -62,11 +62,11 @@ export const waterWordings = {
     why: 'A link left open then lifts the relief valve.',
   }),
   'water-loop-bare': (t) => ({
-    head: `Bare, the loop loses ${t.show(t.f('bareLoss_W'), 'small-power')}; lagged ${t.show(t.f('laggedLoss_W'), 'small-power')}.`,
-    why: 'It loses that day and night. Lagging over its whole length is a handover item.',
+    head: `Bare, the loop loses ${t.show(t.f('bareLoss_W'), 'small-power')}; with ${t.practice.words.lagging} ${t.show(t.f('laggedLoss_W'), 'small-power')}.`,
+    why: `It loses that day and night. ${t.practice.words.lagging.charAt(0).toUpperCase()}${t.practice.words.lagging.slice(1)} over its whole length is a handover item.`,
   }),
-  'water-loop-undecided': () => ({
-    head: 'How the secondary return is lagged is not settled.',
+  'water-loop-undecided': ({ practice }) => ({
+    head: `What ${practice.words.lagging} the secondary return gets is not settled.`,
     why: 'Bare is taken. The flow of its pump hangs on it.',
   }),
   'water-loop-fast': (t) => ({

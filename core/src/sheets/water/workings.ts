@@ -23,7 +23,7 @@ export function waterWorkings(answer: WaterAnswer): readonly Working[] {
         answer.designBy === 'hunter' || answer.designBy === 'loading-units'
           ? 'q by the table, at most all outlets together'
           : answer.designBy === 'scenario'
-            ? 'greatest moment of the pattern'
+            ? 'the busiest moment of the pattern'
             : 'all outlets together',
       put: '{total_m3_s}',
       figures: { total_m3_s: answer.total_m3_s },

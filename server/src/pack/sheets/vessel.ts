@@ -28,7 +28,7 @@ export function printVessel(solution: Solution, show: Show): Content[] {
     { text: answerLine(vessel, solution, show), fontSize: 12 },
     ladder(vessel, solution, show),
     {
-      text: `Charge before filling, vessel isolated and its water side empty: ${show(vessel.pumpUp.gauge_Pa, 'water-pressure')} at ${show(vessel.pumpUp.dayTemp_K, 'temperature')}.`,
+      text: `Charge before filling, vessel isolated and its water side empty: ${show.set(vessel.pumpUp.gauge_Pa)} (worked out: ${show(vessel.pumpUp.gauge_Pa, 'water-pressure')}) at ${show(vessel.pumpUp.dayTemp_K, 'temperature')}.`,
       margin: [0, 4, 0, 0],
     },
     drawn(

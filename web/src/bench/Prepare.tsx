@@ -1,5 +1,5 @@
 import type { Preparation, TightnessDesign } from '@hestian/core'
-import { durationWords, parseQuantity } from '@hestian/core'
+import { durationWords, parseQuantity, smellOfGas } from '@hestian/core'
 import { useState } from 'react'
 import { Checkbox, Input, Label, Radio, RadioGroup, TextField } from 'react-aria-components'
 import styled from 'styled-components'
@@ -81,7 +81,7 @@ export function Prepare({ design }: { readonly design: TightnessDesign }) {
         <p>
           <Mark kind="stop" size={18} />{' '}
           <span>
-            <b>Over-pressure.</b> Every part has a greatest test pressure. What is rated below{' '}
+            <b>Over-pressure.</b> Every part has a maximum test pressure. What is rated below{' '}
             {show(plan.testGauge_Pa, 'gas-pressure')} is disconnected and its pipe capped, not only
             shut off. Let it down before opening.
           </span>
@@ -89,9 +89,7 @@ export function Prepare({ design }: { readonly design: TightnessDesign }) {
         <p>
           <Mark kind="fix" size={18} />{' '}
           <span>
-            <b>Smell of gas.</b> No flame; no switches, phone or doorbell inside; shut the meter
-            valve only if it is safe on the way out; open windows and leave; call{' '}
-            {solution.practice.words.gasEmergency} from outside. Never look for a leak with a flame.
+            <b>Smell of gas:</b> {smellOfGas(solution.practice)} Never look for a leak with a flame.
           </span>
         </p>
       </Cautions>
@@ -167,7 +165,7 @@ const reason = (one: Preparation, show: (si: number) => string): string =>
   one.because === 'boundary'
     ? 'stands the pressure; bounds the test'
     : one.because === 'limit-unknown'
-      ? 'greatest test pressure not known, so it is taken off'
+      ? 'maximum test pressure not known, so it is taken off'
       : `rated ${show(one.limitGauge_Pa ?? 0)}, below the test`
 
 const Cautions = styled.div`

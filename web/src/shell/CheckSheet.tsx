@@ -9,15 +9,15 @@ import { Button } from '../ui/Button'
 import { dayTime } from '../ui/dates'
 import { Mark } from '../ui/icons'
 
-/** The end of a sheet: prove it, or what it still waits for, or who proved it. */
-export function ProveSheet({ sheet }: { readonly sheet: SheetId }) {
+/** The end of a sheet: check it, or what it still waits for, or who checked it. */
+export function CheckSheet({ sheet }: { readonly sheet: SheetId }) {
   const { judgement } = useJob()
   const judged = judgement.sheets[sheet]
   switch (judged.state) {
     case 'does-not-apply':
       return <Settled judged={judged}>{judged.because} It counts as done.</Settled>
-    case 'proven':
-      return <Proven judged={judged} />
+    case 'checked':
+      return <Checked judged={judged} />
     case 'not-begun':
       return <NotBegun />
     case 'invited':
@@ -32,7 +32,7 @@ export function ProveSheet({ sheet }: { readonly sheet: SheetId }) {
       return (
         <Bar>
           <Button look="wait" isDisabled>
-            Prove this sheet: waits for a stop to be cleared
+            Check this sheet: waits for a stop to be cleared
           </Button>
         </Bar>
       )
@@ -53,20 +53,20 @@ function Settled({
   const next = nextSheet(judged.id, judgement.sheets)
   return (
     <Bar>
-      {judged.state === 'proven' && <Mark kind="pass" />}
+      {judged.state === 'checked' && <Mark kind="pass" />}
       <span>{children}</span>
       {next && <Link to={`/jobs/${state.id}/${next}`}>Next: {judgement.sheets[next].name}</Link>}
     </Bar>
   )
 }
 
-function Proven({ judged }: { readonly judged: JudgedSheet }) {
+function Checked({ judged }: { readonly judged: JudgedSheet }) {
   const { nameOf } = useJob()
   const { proof } = judged
   return (
     <Settled judged={judged}>
-      Proven{proof ? ` by ${nameOf(proof.by)}, ${dayTime(proof.at)}` : ''}. A later change to what
-      it rests on opens it again.
+      Checked{proof ? ` by ${nameOf(proof.by)}, on ${dayTime(proof.at)}` : ''}. A later change to
+      what it rests on opens it again.
     </Settled>
   )
 }
@@ -93,11 +93,11 @@ function Ready({ sheet }: { readonly sheet: SheetId }) {
         isDisabled={sending}
         onPress={async () => {
           setSending(true)
-          await act('/proofs', { sheet })
+          await act('/checks', { sheet })
           setSending(false)
         }}
       >
-        Prove this sheet
+        Check this sheet
       </Button>
       <span>Your name stands beside it.</span>
     </Bar>
@@ -112,7 +112,7 @@ function Incomplete({ judged: { missing } }: { readonly judged: JudgedSheet }) {
   return (
     <Bar>
       <Button look="wait" isDisabled>
-        Prove this sheet: waits for{' '}
+        Check this sheet: waits for{' '}
         {missing.length === 1 ? 'one thing' : `${missing.length} things`}
       </Button>
       <span>

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import { useJob } from '../job/JobContext'
-import { ProveSheet } from '../shell/ProveSheet'
+import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, VerdictLine } from '../ui/Answer'
 import { SheetPage } from '../ui/SheetPage'
 import { PastTests } from './PastTests'
@@ -25,7 +25,7 @@ export function TightnessPage() {
         <Answer>
           Nothing to test: <b>{sheet.because}</b>
         </Answer>
-        <ProveSheet sheet="tightness" />
+        <CheckSheet sheet="tightness" />
       </SheetPage>
     )
   if (!sheet.answer)
@@ -51,7 +51,7 @@ export function TightnessPage() {
     return (
       <SheetPage sheet="tightness" findings={[]} margin={<TestLog test={last} />}>
         <TestVerdict test={last} onAgain={() => setAgain(last.testId)} />
-        <ProveSheet sheet="tightness" />
+        <CheckSheet sheet="tightness" />
         <PastTests tests={judgement.tests.slice(0, -1)} />
       </SheetPage>
     )
