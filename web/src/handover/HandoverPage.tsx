@@ -81,7 +81,7 @@ export function HandoverPage() {
         <a href={`/api/jobs/${state.id}/export`} download={`hestian-job-${state.number}.json`}>
           The job file alone, JSON
         </a>
-        <Link to={`/jobs/${state.id}/tightness`}>Test record</Link>
+        {judgement.tests.length > 0 && <Link to={`/jobs/${state.id}/tightness`}>Test record</Link>}
       </Files>
       <Prose>
         {frozen ? '' : 'Until it is signed the PDF says draft. '}The job file holds revisions,

@@ -276,7 +276,7 @@ function Table({ answer }: { readonly answer: HeatAnswer }) {
               'strong',
             )}
           {row(
-            'Would violate',
+            'Speaks against it',
             (one, i) => {
               const found = optionFindings(draft.document, answer, one, i)
               return found.length === 0 ? (

@@ -156,7 +156,7 @@ function Asks({ document }: { readonly document: JobDocument }) {
         Then this is asked
         <small>
           {asked.length} {asked.length === 1 ? 'sheet' : 'sheets'}
-          {items > 0 && `, ${items} on the list`}
+          {items > 0 && `, list of ${items}`}
         </small>
       </SectionHead>
       <Prose>{asked.map((id) => sheetNames[id]).join(', ')}.</Prose>

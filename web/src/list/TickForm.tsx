@@ -196,7 +196,7 @@ const Frame = styled.form`
   }
   input {
     width: 100%;
-    min-height: 48px;
+    min-height: 40px;
     font-size: 18px;
     background: transparent;
     border: 0;

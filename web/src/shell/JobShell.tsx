@@ -328,9 +328,9 @@ const Tab = styled(Link)`
     }
   }
   @media (max-width: 720px) {
-    white-space: nowrap;
     padding: 0 14px;
     > span:not(.unseen) {
+      text-wrap: nowrap;
       max-width: none;
     }
   }

@@ -56,7 +56,7 @@ export function Riser({ judgement, jobId, current }: RiserProps) {
           />
           <path d={`M${pipe.x + 5} ${height}V${level + 4}`} stroke="var(--ink-3)" strokeWidth="1" />
           <path
-            d={`M4 ${level}H44M44 ${level}l7 -3.5v7Z`}
+            d={`M4 ${level}H39M39 ${level}l7 -3.5v7Z`}
             stroke="var(--ink)"
             strokeWidth="1.5"
             fill="var(--ink)"
