@@ -20,7 +20,8 @@ export const usualAirTemp_K = 293.15
 /** Foam lagging, and the still air around it. Common practice, no source. */
 export const laggingConductivity_W_mK = 0.035
 /** What a bare loop is held against. Common practice, no source. */
-export const usualLagging_m = 0.02
+const usualLagging_m = 0.02
+const laggedWith_m = (lagging_m: number): number => (lagging_m > 0 ? lagging_m : usualLagging_m)
 const surfaceCoefficient_W_m2K = 10
 /** Outside of a tube whose table gives only its bore: a ratio. Common practice, no source. */
 const outsideOverBore = 1.12
@@ -175,7 +176,7 @@ export function waterLoop({
     drop_K,
     lagging_m,
     bareLoss_W: solveWith(sizes, 0).loss_W,
-    laggedLoss_W: solveWith(sizes, lagging_m > 0 ? lagging_m : usualLagging_m).loss_W,
+    laggedLoss_W: solveWith(sizes, laggedWith_m(lagging_m)).loss_W,
     barePerMetre_W: loss_W_m(widest, 0),
     laggedPerMetre_W: loss_W_m(widest, lagging_m),
     pumpHead_Pa,
