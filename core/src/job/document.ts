@@ -88,6 +88,8 @@ export const JobDocument = z.object({
     notes: z.string().max(2000),
     /** What the building is used for: rules of hot water and of backflow hang on it. */
     building: z.enum(buildings).nullable(),
+    /** Consented before the rule of today, where the practice asks. */
+    olderConsent: z.enum(['yes', 'no']).nullable(),
   }),
   /** Where schools disagree: the installer's choice; null takes the practice's own. */
   schools: schoolsShape,
@@ -118,7 +120,7 @@ export const blankDocument = (site: {
 }): JobDocument => ({
   version: documentVersion,
   practice: site.practice,
-  site: { name: site.name, address: site.address, notes: '', building: null },
+  site: { name: site.name, address: site.address, notes: '', building: null, olderConsent: null },
   schools: blankSchools,
   work: blankWork,
   survey: blankSurvey,

@@ -26,7 +26,13 @@ export function templateOf(
   const { fuel, sizeOn, maxFlowTemp_K, highLimitTemp_K } = design.survey
   return {
     ...design,
-    site: { name, address: '', notes: document.site.notes, building: document.site.building },
+    site: {
+      name,
+      address: '',
+      notes: document.site.notes,
+      building: document.site.building,
+      olderConsent: null,
+    },
     schools: document.schools,
     survey: { ...blank.survey, fuel, sizeOn, maxFlowTemp_K, highLimitTemp_K },
     appliances: design.appliances.map((one) => ({

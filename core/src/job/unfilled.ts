@@ -11,6 +11,7 @@ const later = new Set([
   'floorCutOut',
   'position',
   'building',
+  'olderConsent',
   'feedStays',
   'maker',
   'vesselMaker',

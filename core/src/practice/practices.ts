@@ -121,6 +121,12 @@ export interface Practice {
     readonly safeOutletIn?: Readonly<
       Partial<Record<Building, { readonly temp_K: number; readonly source: Source }>>
     >
+    /** What holds where the building was consented before the rule of today, as it is asked. */
+    readonly olderConsent?: {
+      readonly asks: string
+      readonly temp_K: number
+      readonly source: Source
+    }
     /** Uses of building where mixing may be left out by a signature; nowhere else. */
     readonly mixingRefusedIn: readonly Building[]
     readonly mixedTemp_K: number
@@ -668,6 +674,14 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       safeOutletIn: {
         care: { temp_K: 318.15, source: auWarm },
         school: { temp_K: 318.15, source: auWarm },
+      },
+      olderConsent: {
+        asks: 'New Zealand: consented before 2 November 2023',
+        temp_K: 328.15,
+        source: {
+          basis: 'from-memory',
+          says: 'New Zealand Building Code G12: 55 °C before its amendment, 50 °C after, as remembered: check the consent and the current edition',
+        },
       },
       mixingRefusedIn: [],
       mixedTemp_K: 313.15,

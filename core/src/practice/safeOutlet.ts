@@ -8,9 +8,19 @@ export interface SafeOutlet {
   readonly source: Source
 }
 
-/** The hottest that may run where people wash in a building; one whose use nobody has said counts as a dwelling. */
-export const safeOutlet = ({ hotWater }: Practice, building: Building | null): SafeOutlet =>
-  (building && hotWater.safeOutletIn?.[building]) ?? {
+/**
+ * The hottest that may run where people wash in a building; one whose use nobody has said counts as a dwelling. An older consent counts
+ * only where somebody has said that there is one, and never where people are frail or small.
+ */
+export const safeOutlet = (
+  { hotWater }: Practice,
+  {
+    building,
+    olderConsent,
+  }: { readonly building: Building | null; readonly olderConsent: 'yes' | 'no' | null },
+): SafeOutlet =>
+  (building && hotWater.safeOutletIn?.[building]) ??
+  (olderConsent === 'yes' ? hotWater.olderConsent : undefined) ?? {
     temp_K: hotWater.safeOutletTemp_K,
     source: hotWater.safeOutletSource,
   }

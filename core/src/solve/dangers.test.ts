@@ -581,6 +581,46 @@ const heatAndGas: readonly Row[] = [
     },
   ],
   [
+    'nobody knows whether a care home mixes what leaves its store at 46 °C',
+    'uk',
+    {
+      'site.building': 'care',
+      'hotWater.storeTemp_K': read(319.15),
+      'hotWater.outlets.0.tempered': null,
+    },
+    `missing: Whether ${uk.hotWater?.outlets[0]?.name} is mixed down`,
+    {
+      'site.building': 'other',
+      'hotWater.storeTemp_K': read(319.15),
+      'hotWater.outlets.0.tempered': null,
+    },
+  ],
+  [
+    '53 °C unmixed where nobody has said that the consent is an old one',
+    'au',
+    { 'hotWater.storeTemp_K': read(326.15), 'hotWater.outlets.0.tempered': 'no' },
+    'fix: outlet-scalds',
+    {
+      'site.olderConsent': 'yes',
+      'hotWater.storeTemp_K': read(326.15),
+      'hotWater.outlets.0.tempered': 'no',
+      'hotWater.outlets.1.tempered': 'yes',
+      'hotWater.outlets.2.tempered': 'yes',
+    },
+  ],
+  [
+    'an old consent does not count in a school',
+    'au',
+    {
+      'site.building': 'school',
+      'site.olderConsent': 'yes',
+      'hotWater.storeTemp_K': read(322.15),
+      'hotWater.outlets.0.tempered': 'no',
+    },
+    'fix: outlet-scalds',
+    { 'site.building': 'other', 'site.olderConsent': 'yes', 'hotWater.storeTemp_K': read(322.15) },
+  ],
+  [
     'an instantaneous heater set to scald',
     'us',
     { 'hotWater.storeTemp_K': read(333.15) },

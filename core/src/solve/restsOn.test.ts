@@ -30,6 +30,14 @@ const givenFirst = {
   water: 'b0f448547f75869a',
 } as const
 
+/** The rowing club with a second boiler on the same water. */
+const twoBoilers = (): JobDocument => {
+  const job = kestrelWeir()
+  const [boiler] = job.appliances
+  if (!boiler) throw new Error('no boiler')
+  return { ...job, appliances: [...job.appliances, { ...boiler, id: 'second', name: 'Second' }] }
+}
+
 const proof = (sheet: string, restsOn: string): JobRecord => ({
   id: `proof-${sheet}`,
   at: '2026-05-12T10:00:00Z',
@@ -59,6 +67,14 @@ describe('a proof', () => {
   test.each([
     ['gas', juniperRidge(), ['survey', 'looked', 'location', 'answer'], 'cellar', 'propane-low'],
     ['heat', kestrelWeir(), ['site', 'building'], 'care', undefined],
+    ['heat', kestrelWeir(), ['site', 'olderConsent'], 'yes', undefined],
+    [
+      'vessel',
+      twoBoilers(),
+      ['appliances', 4, 'maxWorkingGauge_Pa', 'value'],
+      1e5,
+      'relief-above-weakest',
+    ],
     ['circuit', kestrelWeir(), ['water', 'makeUp', 'device'], 'double-check', 'make-up-too-weak'],
   ] as const)(
     'of %s is open again, and a page that remembers says so, when what a danger hangs on changes',

@@ -73,7 +73,7 @@ function solveBy(document: JobDocument, solveOne: SolveSheet): Solution {
     practice,
     steps: commissioningSequence(document, practice, {
       ...sequenceTargets(practice, vessel, gas),
-      tapMost_K: safeOutlet(practice, document.site.building).temp_K,
+      tapMost_K: safeOutlet(practice, document.site).temp_K,
     }),
     findings: Object.values(sheets).flatMap((sheet) => (sheet.applies ? sheet.findings : [])),
   }

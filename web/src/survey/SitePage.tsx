@@ -6,6 +6,7 @@ import { useJob } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
+import { yesNo } from '../ui/ChoiceRow'
 import { Choice, InlineText } from '../ui/fields'
 import { Photos } from '../ui/Photos'
 import { Ledger } from '../ui/QuantityRow'
@@ -91,6 +92,17 @@ export function SitePage() {
             onChoose={(id) => edit([{ path: ['site', 'building'], value: id }])}
           />
         </span>
+        {solution.practice.hotWater.olderConsent && (
+          <span data-place="site.olderConsent">
+            <Choice
+              labelled
+              label={solution.practice.hotWater.olderConsent.asks}
+              value={site.olderConsent}
+              options={yesNo}
+              onChoose={(id) => edit([{ path: ['site', 'olderConsent'], value: id }])}
+            />
+          </span>
+        )}
         <InlineText
           labelled
           label="Notes"

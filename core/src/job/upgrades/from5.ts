@@ -10,6 +10,7 @@ export function from5(raw: Raw): Raw {
   return {
     ...raw,
     version: 6,
+    site: isBranch(raw.site) ? { olderConsent: null, ...raw.site } : raw.site,
     work: { kinds: [], exchange: null },
     appliances: withMaker(raw.appliances),
     parts: withMaker(raw.parts),

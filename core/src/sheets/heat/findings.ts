@@ -162,7 +162,7 @@ function scaldFindings(
   practice: Practice,
   hottest_K: number,
 ): HeatFinding[] {
-  const safe = safeOutlet(practice, site.building)
+  const safe = safeOutlet(practice, site)
   const place = `hotWater.outlets.${i}`
   if (!washing.includes(outlet.kind) || atMost(hottest_K, safe.temp_K)) return []
   const mix = {

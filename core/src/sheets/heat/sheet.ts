@@ -17,6 +17,7 @@ import { compareOption } from '../../methods/hot-water/compare'
 import type { JobDocument } from '../../job/document'
 import type { HeatOption } from '../../job/hotWaterDocument'
 import type { Practice } from '../../practice/practices'
+import { safeOutlet } from '../../practice/safeOutlet'
 import { sideOf } from '../../practice/schools'
 import { mainFlow_m3_s } from '../../methods/supply/mainCurve'
 import { gravity_m_s2 } from '../../units/units'
@@ -228,7 +229,7 @@ function missingForHeat(document: JobDocument, practice: Practice, answer: HeatA
     ...(hotWater
       ? hotWater.outlets.flatMap((outlet, i) =>
           outlet.tempered === null &&
-          !atMost(answer.storeTemp_K, practice.hotWater.safeOutletTemp_K)
+          !atMost(answer.storeTemp_K, safeOutlet(practice, document.site).temp_K)
             ? [{ place: `hotWater.outlets.${i}`, what: `Whether ${outlet.name} is mixed down` }]
             : [],
         )
@@ -279,7 +280,7 @@ export const heatSpec = sheetSpec()({
     survey.fuel,
     survey.elevation_m,
     ...burningBeside(appliances),
-    ...added({ building: site.building }),
+    ...added({ building: site.building, olderConsent: site.olderConsent }),
   ],
   beside: ({ heating }) => [heating !== null],
   solve: heatSheet,

@@ -3,6 +3,7 @@ import { sources } from '../../answer/sources'
 import { atMost } from '../../answer/expect'
 import type { JobDocument } from '../../job/document'
 import type { Practice } from '../../practice/practices'
+import { safeOutlet } from '../../practice/safeOutlet'
 import { schools, sideOf } from '../../practice/schools'
 import type { Show } from '../../units/format'
 import type { LookKey } from '../../job/questions'
@@ -78,6 +79,7 @@ export function inspectionItems(
     survey.gasStaticGauge_Pa && survey.gasWorkingGauge_Pa
       ? survey.gasStaticGauge_Pa.value - survey.gasWorkingGauge_Pa.value
       : undefined
+  const outlet = safeOutlet(practice, document.site)
   const lift = sideOf('reliefLifting', practice.name, document.schools)
   return [
     {
@@ -255,8 +257,8 @@ export function inspectionItems(
             id: 'tap',
             area: 'Hot water' as const,
             name: `Hottest at a ${words.tap ?? 'tap'}`,
-            limit: `At most ${show(practice.hotWater.safeOutletTemp_K, 'temperature')}`,
-            source: practice.hotWater.safeOutletSource,
+            limit: `At most ${show(outlet.temp_K, 'temperature')}`,
+            source: outlet.source,
           },
         ]
       : []),

@@ -3,6 +3,7 @@ import { vesselSentence } from './sentence'
 import { sheetSpec } from '../sheetSpec'
 import type { VesselFinding } from './wording'
 import { sources } from '../../answer/sources'
+import { fitted } from '../../job/asked'
 import type { JobDocument } from '../../job/document'
 import type { Heating } from '../../job/pressureDocument'
 import { heatingFluidOf } from '../../job/heatingFluid'
@@ -280,6 +281,12 @@ function missingForVessel(
   return needs.filter(([there]) => !there).map(([, place, what]) => ({ place, what }))
 }
 
+/** Boilers beside the first: each heats the same water under the same relief. */
+const otherBoilers = (document: JobDocument) => {
+  const first = heatingBoiler(document)
+  return fitted(document.appliances).filter((one) => one.kind === 'boiler' && one.id !== first?.id)
+}
+
 export const vesselSpec = sheetSpec()({
   id: 'vessel',
   name: 'Heating vessel',
@@ -299,6 +306,7 @@ export const vesselSpec = sheetSpec()({
       survey.topEmitterHeight_m,
       survey.sizeOn,
       heatingBoiler(document),
+      ...otherBoilers(document),
     ]
   },
   beside: ({ appliances }) => [appliances],
