@@ -1,7 +1,12 @@
 import fc from 'fast-check'
 import { fixtureUnits, hunterFlow_m3_s, sumOfUnits } from './hunter'
 import { copperForUnits_m, loadingUnits, peakConstants, peakFlow_m3_s } from './loadingUnits'
-import { simultaneousByScenario, simultaneousByUnits, usualFlow_m3_s } from './simultaneous'
+import {
+  heaterDemandByUnits,
+  simultaneousByScenario,
+  simultaneousByUnits,
+  usualFlow_m3_s,
+} from './simultaneous'
 import type { Outlet } from '../../job/hotWaterDocument'
 import { drawsHot, outletKinds } from './outletKinds'
 
@@ -171,3 +176,40 @@ test('the peak of a pattern is found by the event and by trying every second', (
       },
     ),
   ))
+
+describe('what a heater is asked for by units', () => {
+  const house = [
+    { id: 's', kind: 'shower' as const, count: 2, flow_m3_s: null },
+    { id: 'l', kind: 'washbasin' as const, count: 3, flow_m3_s: null },
+    { id: 'k', kind: 'kitchen-sink' as const, count: 1, flow_m3_s: null },
+    { id: 'b', kind: 'bath' as const, count: 1, flow_m3_s: null },
+  ]
+  const temps = { coldTemp_K: 283.15, mixedTemp_K: 313.15, hotTemp_K: 333.15 }
+
+  test('its hot side counts three quarters of the fixture units', () => {
+    const both = simultaneousByUnits(house, 'hunter')
+    const heater = heaterDemandByUnits(house, 'hunter', temps)
+    if (both.by !== 'hunter' || heater.by !== 'hunter') throw new Error('not covered')
+    expect(heater.units).toBeCloseTo(0.75 * both.units, 9)
+  })
+  test('as hot as it is used it asks the table alone; hotter, what it mixes to', () => {
+    const plain = heaterDemandByUnits(house, 'hunter', { ...temps, hotTemp_K: 313.15 })
+    const hotter = heaterDemandByUnits(house, 'hunter', { ...temps, hotTemp_K: 318.15 })
+    if (plain.by !== 'hunter' || hotter.by !== 'hunter') throw new Error('not covered')
+    expect(plain.flow_m3_s).toBeCloseTo(hunterFlow_m3_s(plain.units) ?? 0, 12)
+    expect(hotter.flow_m3_s / plain.flow_m3_s).toBeCloseTo(35 / 30, 9)
+  })
+  test('never more than everything open, and loading units as the table has them', () => {
+    const all_m3_s = house.reduce((sum, one) => sum + one.count * usualFlow_m3_s[one.kind], 0)
+    const heater = heaterDemandByUnits(house, 'hunter', { ...temps, hotTemp_K: 353.15 })
+    expect(heater.by !== 'not-covered' && heater.flow_m3_s).toBeLessThanOrEqual(all_m3_s)
+    expect(heaterDemandByUnits(house, 'loading-units', temps)).toEqual(
+      simultaneousByUnits(house, 'loading-units'),
+    )
+  })
+  test('temperatures that do not rise are refused', () => {
+    expect(() => heaterDemandByUnits(house, 'hunter', { ...temps, hotTemp_K: 300 })).toThrow(
+      'mixedTemp_K',
+    )
+  })
+})

@@ -75,3 +75,6 @@ export function hunterFlow_m3_s(
   const share = high[0] === low[0] ? 0 : (units - low[0]) / (high[0] - low[0])
   return ((low[1] + share * (high[1] - low[1])) * usGallon_m3) / 60
 }
+
+/** What hot or cold alone of a fixture with both counts of its fixture units. Source: sources.hotShare. */
+export const oneSideRatio = 0.75

@@ -1,5 +1,5 @@
 import type { OutletKind } from './outletKinds'
-import { fixtureUnits, hunterFlow_m3_s, sumOfUnits } from './hunter'
+import { fixtureUnits, hunterFlow_m3_s, oneSideRatio, sumOfUnits } from './hunter'
 import { loadingUnits, peakFlow_m3_s } from './loadingUnits'
 
 /** What draws: so many of a kind, their mixed flow where it was measured. */
@@ -80,6 +80,28 @@ export function simultaneousByUnits(
     outlets.map((outlet) => ({ kind: inTables[outlet.kind].loading, count: outlet.count })),
   )
   return { by: 'loading-units', units, flow_m3_s: Math.min(peakFlow_m3_s(units * 1e-4), all_m3_s) }
+}
+
+/**
+ * What a heater is asked for at once, as mixed water, m³/s. By fixture units its hot side counts three quarters of each fixture and comes at
+ * the heater's own temperature, so that mixed down it is more; by loading units the mixed flow stands as the table has it. Temperatures
+ * rise from cold over mixed to hot, else RangeError. Never more than all outlets together. Sources: sources.hunter, sources.hotShare.
+ */
+export function heaterDemandByUnits(
+  outlets: readonly DemandOutlet[],
+  table: 'hunter' | 'loading-units',
+  temps: { readonly coldTemp_K: number; readonly mixedTemp_K: number; readonly hotTemp_K: number },
+): Simultaneous {
+  const both = simultaneousByUnits(outlets, table)
+  if (both.by !== 'hunter') return both
+  const { coldTemp_K, mixedTemp_K, hotTemp_K } = temps
+  if (!(coldTemp_K < mixedTemp_K && mixedTemp_K <= hotTemp_K))
+    throw new RangeError(`mixedTemp_K is ${mixedTemp_K}; it must be ${coldTemp_K} to ${hotTemp_K}`)
+  const units = both.units * oneSideRatio
+  const hot_m3_s = hunterFlow_m3_s(units) ?? both.flow_m3_s
+  const mixed_m3_s = (hot_m3_s * (hotTemp_K - coldTemp_K)) / (mixedTemp_K - coldTemp_K)
+  const all_m3_s = outlets.reduce((sum, outlet) => sum + outlet.count * outletFlow_m3_s(outlet), 0)
+  return { by: 'hunter', units, flow_m3_s: Math.min(mixed_m3_s, all_m3_s) }
 }
 
 /** The greatest flow that a scenario draws at any moment, m³/s, and when. */

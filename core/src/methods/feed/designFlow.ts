@@ -1,4 +1,4 @@
-import { hunterFlow_m3_s } from '../demand/hunter'
+import { hunterFlow_m3_s, oneSideRatio } from '../demand/hunter'
 import { peakFlow_m3_s } from '../demand/loadingUnits'
 import type { TreeShape } from '../network/treeShape'
 import type { Branch } from '../network/tree'
@@ -27,9 +27,6 @@ export type DesignBy =
   | { readonly by: 'all-open' }
   | { readonly by: 'scenario'; readonly moments: readonly Moment[] }
   | { readonly by: 'hunter' | 'loading-units' }
-
-/** What hot or cold alone of a fixture with both counts of its fixture units. Source: sources.hotShare. */
-export const oneSideRatio = 0.75
 
 export interface DesignFlows {
   readonly flow_m3_s: Float64Array

@@ -78,6 +78,9 @@ function rememberedReheat(
   return remembered.get(key)
 }
 
+/** Bore of the cold inlet of a store that nobody has read, a pipe of 25 mm with its bend. Assumed. */
+const usualInlet_m = 0.025
+
 /** A store of an option as the simulation takes it. Heights of coil and sensor: assumed, the maker's drawing wins. */
 export const storeModelOf = (
   figures: OptionFigures,
@@ -94,6 +97,7 @@ export const storeModelOf = (
   standingLoss_W: figures.standingLoss_W,
   roomTemp_K: conditions.roomTemp_K,
   coldTemp_K: conditions.coldTemp_K,
+  inlet: { bore_m: usualInlet_m },
   heater: figures.burnerInStore
     ? { kind: 'burner', power_W: figures.hotWater_W, height: 0 }
     : {

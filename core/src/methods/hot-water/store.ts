@@ -1,4 +1,5 @@
 import { expectAbove0, expectNotNegative } from '../../answer/expect'
+import { gravity_m_s2 } from '../../units/units'
 import { tradeDensity_kg_m3, tradeSpecificHeat_J_kgK } from './heating'
 
 /** A step is cut into so many parts at the most, so that no layer is changed more than once in one: a thimble on a boiler would never end. Assumed. */
@@ -49,6 +50,8 @@ export interface StoreModel {
   readonly coldTemp_K: number
   /** What becomes of heated water: it rises as a plume to where it floats, or mixes with all above it that is colder. */
   readonly plume: 'rises' | 'mixes'
+  /** Bore of the cold inlet, where its jet mixes; none is the ideal inlet that mixes nothing. */
+  readonly inlet?: { readonly bore_m: number }
   /** Secondary return: its flow and what the loop loses at {@link lossDifference_K} above the room. */
   readonly loop?: {
     readonly flow_m3_s: number
@@ -73,12 +76,26 @@ export interface StoreStep {
   readonly primaryTemp_K: number
 }
 
+/** How much lighter water is for a kelvin, about 35 °C. Source: sources.if97, rounded. */
+const expansion_1_K = 3.5e-4
+/** Below the inlet and round it nothing comes out hot however slowly one draws, share of the height. Assumed. */
+const stillShare = 0.1
+
+/**
+ * Correction of first-order upwind at a face, by the limiter of van Leer (J. Comput. Phys. 14 (1974) 361): a front keeps its shape however
+ * many layers there are, and nothing overshoots. `below` and `above` are the steps of temperature to either side.
+ */
+function upwindShare(below: number, above: number, courant: number): number {
+  if (below * above <= 0) return 0
+  return ((1 - courant) * below * above) / (below + above)
+}
+
 const heat_J_m3K = tradeDensity_kg_m3 * tradeSpecificHeat_J_kgK
 
 /**
  * A store in layers: water drawn from the top moves every layer up by as much, cold enters at the bottom; a coil gives each layer it passes
  * what its share of UA allows, the primary cooling on its way down; what is heated rises as a plume to the layer it floats at and pushes as
- * much down; a layer warmer than the one above mixes with it at once; layers conduct, and lose heat to the room. First order in time and height, constant heat capacity: numerical mixing stands in for the jet at the inlet.
+ * much down; a layer warmer than the one above mixes with it at once; layers conduct, and lose heat to the room. The jet of the cold inlet mixes the bottom. Constant heat capacity.
  * Volume above 0, nodes 1 to 400, else RangeError. Source: sources.layeredStore.
  */
 export class Store {
@@ -184,15 +201,60 @@ export class Store {
         )
       : 0
     energy.loop_J += loopLoss_W * step_s
-    for (let i = nodes - 1; i >= 0; i--) {
-      const here = temps_K[i] ?? 0
-      const below = i > 0 ? (temps_K[i - 1] ?? 0) : coldTemp_K
-      let next = here + drawn * (below - here)
-      if (loop && i > entry) next += looped * (below - here)
-      if (loop && i === entry)
-        next += looped * (top_K - here) - (loopLoss_W * step_s) / this.node_J_K
-      temps_K[i] = next
+    this.carry(drawn, looped, entry)
+    if (loop)
+      temps_K[entry] =
+        (temps_K[entry] ?? 0) + looped * top_K - (loopLoss_W * step_s) / this.node_J_K
+    if (drawn > 0) this.mixInlet(draw_m3_s)
+  }
+
+  /** Water moves up through every face, in layers' worth: what is drawn from the bottom on, what is looped from where it comes back. */
+  private carry(drawn: number, looped: number, entry: number): void {
+    const { temps_K } = this
+    const { nodes, coldTemp_K } = this.model
+    let below = coldTemp_K
+    let here = temps_K[0] ?? coldTemp_K
+    let inflow = drawn
+    let carried_K = coldTemp_K
+    for (let i = 0; i < nodes; i++) {
+      const above = temps_K[i + 1] ?? here
+      const outflow = drawn + (i >= entry ? looped : 0)
+      const leaving_K = here + upwindShare(here - below, above - here, outflow)
+      temps_K[i] = here + inflow * carried_K - outflow * leaving_K
+      below = here
+      here = above
+      inflow = outflow
+      carried_K = leaving_K
     }
+  }
+
+  /**
+   * Cold water shot in at the bottom rises as a fountain and takes the water round it with it: z = 1.85 · M^(3/4) · B^(−1/2), momentum
+   * and buoyancy of the jet (J. S. Turner, J. Fluid Mech. 26 (1966) 779, as remembered). Up to there the store is one water.
+   */
+  private mixInlet(draw_m3_s: number): void {
+    const { inlet, volume_m3, coldTemp_K, nodes } = this.model
+    if (!inlet || nodes === 1) return
+    const lighter = expansion_1_K * (this.top_K - coldTemp_K)
+    if (lighter <= 1e-6) return
+    const speed_m_s = draw_m3_s / ((Math.PI / 4) * inlet.bore_m ** 2)
+    const momentum = draw_m3_s * speed_m_s
+    const buoyancy = draw_m3_s * gravity_m_s2 * lighter
+    const fountain_m = 1.85 * momentum ** 0.75 * buoyancy ** -0.5
+    const height_m = slenderness * ((4 * volume_m3) / (Math.PI * slenderness)) ** (1 / 3)
+    this.mixBelow(Math.min(1, stillShare + fountain_m / height_m) * nodes)
+  }
+
+  /** Makes one water of so many layers from the bottom; the last may be a part of one. */
+  private mixBelow(layers: number): void {
+    const { temps_K } = this
+    const whole = Math.floor(layers)
+    const part = layers - whole
+    let sum = part * (temps_K[whole] ?? 0)
+    for (let i = 0; i < whole; i++) sum += temps_K[i] ?? 0
+    const mean = sum / (whole + (whole < temps_K.length ? part : 0))
+    temps_K.fill(mean, 0, whole)
+    if (whole < temps_K.length) temps_K[whole] = part * mean + (1 - part) * (temps_K[whole] ?? 0)
   }
 
   private heat(step_s: number, available_W: number): StoreStep {

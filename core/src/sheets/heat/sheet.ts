@@ -3,10 +3,11 @@ import { heatWordings } from './wording'
 import { heatSentence } from './sentence'
 import { added, sheetSpec } from '../sheetSpec'
 import { atMost } from '../../answer/expect'
+import type { Simultaneous } from '../../methods/demand/simultaneous'
 import {
   outletFlow_m3_s,
   simultaneousByScenario,
-  simultaneousByUnits,
+  heaterDemandByUnits,
 } from '../../methods/demand/simultaneous'
 import { chooseSizes } from '../../methods/gas/chooseSizes'
 import { fuelGases } from '../../methods/gas/fuel'
@@ -15,7 +16,7 @@ import { circleArea_m2 } from '../../methods/hydraulics/friction'
 import type { ComparisonConditions, OptionFigures } from '../../methods/hot-water/compare'
 import { compareOption } from '../../methods/hot-water/compare'
 import type { JobDocument } from '../../job/document'
-import type { HeatOption } from '../../job/hotWaterDocument'
+import type { HeatOption, HotWater, Outlet } from '../../job/hotWaterDocument'
 import type { Practice } from '../../practice/practices'
 import { safeOutlet } from '../../practice/safeOutlet'
 import { sideOf } from '../../practice/schools'
@@ -80,6 +81,29 @@ export function optionFigures(
   }
 }
 
+/** Cold water that nobody has measured. Assumed. */
+const usualCold_K = 283.15
+
+/** What is asked of the heater at once: by the pattern of the household, or by units. */
+function wantedAtOnce(
+  heated: readonly Outlet[],
+  scenario: HotWater['scenario'],
+  document: JobDocument,
+  practice: Practice,
+  temps: Parameters<typeof heaterDemandByUnits>[2],
+): Simultaneous | undefined {
+  if (heated.length === 0) return undefined
+  if (sideOf('simultaneousUse', practice.name, document.schools) === 'b')
+    return simultaneousByScenario(heated, scenario)
+  const { coldTemp_K, mixedTemp_K, hotTemp_K } = temps
+  const inOrder = coldTemp_K < mixedTemp_K && mixedTemp_K <= hotTemp_K
+  return heaterDemandByUnits(
+    heated,
+    practice.hotWater.demand,
+    inOrder ? temps : { coldTemp_K: usualCold_K, mixedTemp_K: 313.15, hotTemp_K: 313.15 },
+  )
+}
+
 /** Demand, the options side by side, and what choosing one of them means. */
 export function heatSheet(document: JobDocument, practice: Practice): Sheet<HeatAnswer> {
   const { heat, hotWater, heating } = document
@@ -92,22 +116,23 @@ export function heatSheet(document: JobDocument, practice: Practice): Sheet<Heat
   )
   // What only draws cold loads the main; the heater is held against the rest.
   const heated = hotWater?.outlets.filter((outlet) => drawsHot(outlet.kind)) ?? []
-  const simultaneous =
-    hotWater && heated.length > 0
-      ? sideOf('simultaneousUse', practice.name, document.schools) === 'b'
-        ? simultaneousByScenario(heated, hotWater.scenario)
-        : simultaneousByUnits(heated, practice.hotWater.demand)
-      : undefined
-  const wanted_m3_s = simultaneous && simultaneous.by !== 'not-covered' ? simultaneous.flow_m3_s : 0
   const storeTemp_K = storeSetting_K(document, practice)
   const cold_K = coldestTemp_K(document)
   const shower = hotWater?.outlets.find((outlet) => outlet.kind === 'shower')
   const mixedTemp_K = shower?.temp_K?.value ?? practice.hotWater.mixedTemp_K
+  const simultaneous = hotWater
+    ? wantedAtOnce(heated, hotWater.scenario, document, practice, {
+        coldTemp_K: cold_K ?? usualCold_K,
+        mixedTemp_K,
+        hotTemp_K: storeTemp_K,
+      })
+    : undefined
+  const wanted_m3_s = simultaneous && simultaneous.by !== 'not-covered' ? simultaneous.flow_m3_s : 0
   const conditions: ComparisonConditions | undefined =
     cold_K === undefined && hotWater
       ? undefined
       : {
-          coldTemp_K: cold_K ?? 283.15,
+          coldTemp_K: cold_K ?? usualCold_K,
           storeTemp_K,
           mixedTemp_K,
           wanted_m3_s,

@@ -16,12 +16,14 @@ export function heatWorkings(answer: HeatAnswer): readonly Working[] {
               simultaneous.by === 'scenario'
                 ? 'the largest sum of the flows that run together'
                 : simultaneous.by === 'hunter'
-                  ? 'fixture units, then the demand table, linear between its rows'
+                  ? 'three quarters of the fixture units, the demand table, then mixed down from the heater'
                   : 'q = 1.48 · S^0.19 − 0.94 L/s, S = 0.1 L/s per loading unit; never above S',
             put:
               simultaneous.by === 'scenario'
                 ? 'from the pattern of this household'
-                : `${Math.round(simultaneous.units * 10) / 10} units`,
+                : simultaneous.by === 'hunter'
+                  ? `${Math.round(simultaneous.units * 10) / 10} units of the hot side`
+                  : `${Math.round(simultaneous.units * 10) / 10} units`,
             figures: { wanted_m3_s: simultaneous.flow_m3_s },
             result: 'wanted_m3_s',
             source:
