@@ -91,7 +91,7 @@ export const sources = {
   },
   layeredStore: {
     basis: 'published-equation',
-    says: 'One-dimensional multi-node store with plug flow and mixing of inversions (J. A. Duffie and W. A. Beckman, Solar Engineering of Thermal Processes, stratified tanks), as remembered',
+    says: 'One-dimensional multi-node store with plug flow and mixing of inversions (J. A. Duffie and W. A. Beckman, Solar Engineering of Thermal Processes, stratified tanks), the inlet as a fountain (J. S. Turner, J. Fluid Mech. 26 (1966) 779), as remembered',
   },
   pipeLoss: {
     basis: 'published-equation',
