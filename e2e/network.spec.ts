@@ -74,7 +74,7 @@ test('two stages of gas: a line regulator is set, its vent asked after, prices c
     page.getByLabel('Margin notes').getByText(/where its vent goes is not settled/),
   ).toBeVisible()
   await expect(page.getByLabel('Margin notes').getByText(/rises to about/)).toBeVisible()
-  await choose(page, 'Its vent', 'Through a limiter')
+  await choose(page, 'Vent of the regulator', 'Through a limiter')
   await expect(
     page.getByLabel('Margin notes').getByText(/where its vent goes is not settled/),
   ).toBeHidden()
@@ -84,11 +84,11 @@ test('two stages of gas: a line regulator is set, its vent asked after, prices c
   const cost = page.getByText(/in all, by this list/)
   const before = await cost.textContent()
   const price = page
-    .getByRole('textbox', { name: /^Price of a metre of Steel, schedule 40/ })
+    .getByRole('textbox', { name: /^Price of a foot of Steel, schedule 40/ })
     .first()
   await price.fill('999999')
   await price.press('Enter')
-  await expect(page.getByText('A price from 0 to 10 000.')).toBeVisible()
+  await expect(page.getByText('A price from 0 to 3048.')).toBeVisible()
   await price.fill('25,5')
   await price.press('Enter')
   await expect(cost).not.toHaveText(before ?? '')
@@ -135,11 +135,11 @@ test('a water feed is pasted, opened, sent round and filled, on a phone too', as
   await page.getByRole('dialog').getByRole('button', { name: 'Use it' }).click()
   await expect(page.getByText(/The pump goes round with/)).toBeVisible()
   await expect(
-    page.getByLabel('Margin notes').getByText(/How the secondary return is lagged/),
+    page.getByLabel('Margin notes').getByText(/What lagging the secondary return gets/),
   ).toBeVisible()
   await enter(page, 'Lagging, thickness', '19 mm', 'Read')
   await expect(
-    page.getByLabel('Margin notes').getByText(/How the secondary return is lagged/),
+    page.getByLabel('Margin notes').getByText(/What lagging the secondary return gets/),
   ).toBeHidden()
 
   // The working of the loop's flow opens, the drawing and the table save, and it is all there after a reload on a phone.

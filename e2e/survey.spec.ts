@@ -510,5 +510,7 @@ test('the board finds, narrows, sorts, pages and puts away by keyboard, and star
   await page.getByRole('button', { name: 'Use as template' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Second Boathouse')
   await page.getByRole('link', { name: /Rating plates/ }).click()
-  await expect(page.getByRole('button', { name: /^Input .* as on job 0417/ }).first()).toBeVisible()
+  await expect(
+    page.getByRole('button', { name: /^Heat input .* as on job 0417/ }).first(),
+  ).toBeVisible()
 })

@@ -67,7 +67,7 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await choose(page, 'Working pressure was read with', 'Everything burning')
   await enter(page, 'At the meter, nothing burning', '9 in wc')
   await enter(page, 'At the meter, working', '20,6 mbar')
-  await expect(page.getByText('Readings taken')).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Readings taken' })).toBeVisible()
   await look(page, 'The stopcock on the main', 'Works')
   await look(page, 'Smell of gas anywhere', 'No')
   await check(page)

@@ -1110,6 +1110,14 @@ export function juniperRidge(): JobDocument {
       }),
     ],
     bonded: 'yes',
+    containers: {
+      count: 2,
+      diameter_m: taped(30, 'in'),
+      length_m: taped(66, 'in'),
+      leastFull: known(20, 'percent', 'read', 'Supplier fills then'),
+      coldestTemp_K: known(10, 'F', 'read', 'Weather log'),
+      changeover: 'by-itself',
+    },
   }
   const lay = (
     id: string,

@@ -270,6 +270,10 @@ export const sources = {
     basis: 'common-practice',
     says: 'Common practice, no source: about 100 to 300 Pa/m and at most 1 m/s where people sleep',
   },
+  containers: {
+    basis: 'from-memory',
+    says: 'Rule of propane containers, diameter × length × K at 0 °F with its factors for colder and warmer air, as remembered: check the supplier’s table',
+  },
   trade: { basis: 'common-practice', says: 'Common practice, no source' },
   auSetting: { basis: 'assumed', says: 'No source here: check the local code' },
   assumedSetting: {

@@ -53,9 +53,34 @@ export const GasSegment = z.object({
 })
 export type GasSegment = z.infer<typeof GasSegment>
 
+/** Propane containers that give at once, lying or standing, and what changes them over. */
+export const Containers = z.object({
+  count: z.number().int('must be a whole number').min(1, 'at least one').max(40, 'at most 40'),
+  diameter_m: known('length'),
+  /** Along its axis: the height of one that stands. */
+  length_m: known('length'),
+  /** Share that is still liquid when it is changed or filled. */
+  leastFull: known('ratio'),
+  coldestTemp_K: known('temperature'),
+  changeover: z.enum(['by-itself', 'by-hand', 'one-bank']).nullable(),
+})
+export type Containers = z.infer<typeof Containers>
+export const blankContainers: Containers = {
+  count: 1,
+  diameter_m: null,
+  length_m: null,
+  leastFull: null,
+  coldestTemp_K: null,
+  changeover: null,
+}
+
 export const GasSupply = z.object({
   segments: rowsOf(GasSegment, 600, 'at most 600 pipes'),
   meterMaxTestGauge_Pa: known('gas-pressure'),
+  /** What meter and regulator hold; null takes what is usual here. */
+  meterVolume_m3: known('small-volume'),
+  /** Propane containers; null while nobody has looked, and where the gas comes by a meter. */
+  containers: Containers.nullable(),
   /** What the meter itself loses at full load. */
   meterDrop_Pa: known('gas-pressure'),
   /** Null takes the practice's. */
@@ -75,6 +100,8 @@ export const blankGasRules = {
   diversity: null,
   derated: false,
   bonded: null,
+  meterVolume_m3: null,
+  containers: null,
 } as const
 
 /** A gas pipe with nothing measured yet. */

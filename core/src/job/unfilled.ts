@@ -15,6 +15,8 @@ const later = new Set([
   'feedStays',
   'maker',
   'vesselMaker',
+  'meterVolume_m3',
+  'containers',
 ])
 
 /** Whether a field is new and empty, as good as not there. */

@@ -37,6 +37,17 @@ export type Vocabulary = Readonly<Record<string, string>> & {
   readonly burnerPressure: string
 }
 
+/** How one stage of a gas supply is tested here. */
+export interface StageTest {
+  readonly pressure: Practice['tightness']['pressure']
+  readonly stabilise_s: number
+  readonly test_s: number
+  /** A fall that counts as none. */
+  readonly perceptible_Pa: number
+  readonly permittedLeak_m3_s: number
+  readonly source: Source
+}
+
 /** Data and rules of one place. A figure whose source is 'assumed' is a setting to confirm locally. */
 export interface Practice {
   readonly name: PracticeName
@@ -100,6 +111,19 @@ export interface Practice {
     readonly permittedLeak_m3_s: number
     readonly permittedLeakSource: Source
     readonly source: Source
+    /** What meter and regulator of a house usually hold, m³: it counts in the volume under test. */
+    readonly meter_m3: number
+    readonly meterSource: Source
+    /** Where the procedure for houses ends; past it another one is wanted. */
+    readonly domestic?: {
+      readonly volume_m3: number
+      readonly meter_m3_s: number
+      readonly source: Source
+    }
+    /** What is another thing with propane. */
+    readonly propane: StageTest
+    /** Tests of the stages before the last, which the bench makes stage by stage: pressure from the working pressure of the stage. */
+    readonly elevated: StageTest
     /** Smallest step that a digital gauge usually shows here, as one types it. */
     readonly usualStep: string
     /** What is done by hand before, and is no part of the sheet. */
@@ -318,6 +342,41 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       beforehand:
         'Let-by of the meter valve is proved first, at low pressure, by hand: it is not part of this sheet yet.',
       source: sources.up1,
+      meter_m3: 0.008,
+      meterSource: {
+        basis: 'from-memory',
+        says: 'A G4 or U6 meter holds about 8 L, as remembered: check the current edition',
+      },
+      domestic: {
+        volume_m3: 0.035,
+        meter_m3_s: 16 / 3600,
+        source: {
+          basis: 'from-memory',
+          says: 'IGE/UP/1B: houses to 0.035 m³ and a meter of 16 m³/h, as remembered: check the current edition',
+        },
+      },
+      propane: {
+        pressure: { kind: 'fixed', gauge_Pa: 3000 },
+        stabilise_s: 300,
+        test_s: 120,
+        perceptible_Pa: 20,
+        permittedLeak_m3_s: litresPerHour(0.6),
+        source: {
+          basis: 'from-memory',
+          says: 'UK propane in houses: 30 mbar, no fall in two minutes; the leak in proportion to the lower limit of flammability, as remembered: check the current edition',
+        },
+      },
+      elevated: {
+        pressure: { kind: 'operating' },
+        stabilise_s: 900,
+        test_s: 900,
+        perceptible_Pa: 50,
+        permittedLeak_m3_s: litresPerHour(1.4),
+        source: {
+          basis: 'from-memory',
+          says: 'IGE/UP/1: each stage at its operating pressure, as remembered: check the current edition',
+        },
+      },
     },
     survey: {
       staticLimitGauge_Pa: 5.5e5,
@@ -521,6 +580,33 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       permittedLeakSource: sources.assumedSetting,
       usualStep: '0.1 in wc',
       source: sources.nfpa54Test,
+      meter_m3: 0.007,
+      meterSource: {
+        basis: 'from-memory',
+        says: 'A diaphragm meter of class 250 holds about a quarter of a cubic foot, as remembered: check the current edition',
+      },
+      propane: {
+        pressure: { kind: 'north-american' },
+        stabilise_s: 300,
+        test_s: 600,
+        perceptible_Pa: 25,
+        permittedLeak_m3_s: litresPerHour(0.6),
+        source: {
+          basis: 'from-memory',
+          says: 'NFPA 58 and 54: each propane stage at 1.5 times its pressure, at least 3 psi; then a leak check at 9 in wc for three minutes, as remembered: check the current edition',
+        },
+      },
+      elevated: {
+        pressure: { kind: 'north-american' },
+        stabilise_s: 300,
+        test_s: 1800,
+        perceptible_Pa: 25,
+        permittedLeak_m3_s: litresPerHour(1.4),
+        source: {
+          basis: 'from-memory',
+          says: 'NFPA 54: 1.5 times the working pressure of the stage, at least 3 psi, half an hour where it is long, as remembered: check the current edition',
+        },
+      },
     },
     survey: {
       staticLimitGauge_Pa: 80 * psi_Pa,
@@ -661,6 +747,33 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       permittedLeakSource: sources.assumedSetting,
       usualStep: '0.1 mbar',
       source: sources.trade,
+      meter_m3: 0.006,
+      meterSource: {
+        basis: 'from-memory',
+        says: 'A house meter holds about 6 L, as remembered: check the current edition',
+      },
+      propane: {
+        pressure: { kind: 'fixed', gauge_Pa: 7000 },
+        stabilise_s: 300,
+        test_s: 300,
+        perceptible_Pa: 50,
+        permittedLeak_m3_s: litresPerHour(0.6),
+        source: {
+          basis: 'from-memory',
+          says: 'AS/NZS 5601.1: propane pipes at 7 kPa before anything is connected, as remembered: check the current edition',
+        },
+      },
+      elevated: {
+        pressure: { kind: 'operating' },
+        stabilise_s: 300,
+        test_s: 600,
+        perceptible_Pa: 50,
+        permittedLeak_m3_s: litresPerHour(1.4),
+        source: {
+          basis: 'from-memory',
+          says: 'AS/NZS 5601.1: each stage at its own pressure, as remembered: check the current edition',
+        },
+      },
     },
     survey: {
       staticLimitGauge_Pa: 5e5,

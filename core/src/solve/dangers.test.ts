@@ -670,6 +670,27 @@ const heatAndGas: readonly Row[] = [
     { 'survey.gasWorkingGauge_Pa': read(2700) },
   ],
   [
+    'nobody looked at the propane containers',
+    'us',
+    { 'gas.containers': null },
+    'missing: The propane containers',
+    {},
+  ],
+  [
+    'nobody knows how cold it gets where they stand',
+    'us',
+    { 'gas.containers.coldestTemp_K': null },
+    'missing: The coldest day at the containers',
+    {},
+  ],
+  [
+    'too little boils off on the coldest day',
+    'us',
+    { 'gas.containers.coldestTemp_K': read(252) },
+    'fix: containers-too-cold',
+    { 'gas.containers.coldestTemp_K': read(266) },
+  ],
+  [
     'propane in a cellar in the UK',
     'uk',
     { 'survey.fuel': 'propane', 'survey.looked.location.answer': 'cellar' },

@@ -223,7 +223,7 @@ const elsewhere: Partial<Record<RefusalCode, string>> = {
   'took-too-long': 'workers/pool.test.ts',
   'job-unreadable': 'jobs/readBack.test.ts',
   'job-full': 'jobs/readBack.test.ts',
-  'sample-taken': 'proving/recorder.test.ts',
+  'sample-taken': 'bench/recorder.test.ts',
   'evidence-damaged': 'evidence/evidence.test.ts',
   'too-many': 'app/doors.test.ts',
 }

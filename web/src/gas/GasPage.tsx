@@ -29,6 +29,7 @@ import { Prices } from '../network/Prices'
 import { TableIo } from '../network/TableIo'
 import { usePipes } from '../network/usePipes'
 import { useNarrow } from '../ui/useNarrow'
+import { Containers } from './Containers'
 import { GasRules } from './GasRules'
 import { GasPipeEditor } from './GasPipeEditor'
 import { IfThisSize } from './IfThisSize'
@@ -154,6 +155,7 @@ export function GasPage() {
       <Prose>
         <b>Smell of gas:</b> {smellOfGas(solution.practice)}
       </Prose>
+      <Containers />
       <GasRules />
       {lateAnswer && <GasMethods answer={lateAnswer} />}
       {lateAnswer && <Prices used={used} cost={lateAnswer.cost} />}

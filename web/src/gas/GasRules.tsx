@@ -121,6 +121,21 @@ export const GasRules = memo(function GasRules() {
           onUse={(entry) => edit([{ path: ['gas', 'meterDrop_Pa'], value: knownOf(entry) }])}
           onClear={() => edit([{ path: ['gas', 'meterDrop_Pa'], value: null }])}
         />
+        <QuantityRow
+          label="Meter and regulator hold"
+          place="gas.meterVolume"
+          measure="small-volume"
+          value={gas.meterVolume_m3}
+          how="Badge, or its maker’s sheet"
+          empty={
+            survey.fuel === 'propane'
+              ? 'none'
+              : `${show(practice.tightness.meter_m3, 'small-volume')}, as usual here`
+          }
+          why="It counts in the volume under test."
+          onUse={(entry) => edit([{ path: ['gas', 'meterVolume_m3'], value: knownOf(entry) }])}
+          onClear={() => edit([{ path: ['gas', 'meterVolume_m3'], value: null }])}
+        />
       </Ledger>
       {diversity && (
         <Ledger>

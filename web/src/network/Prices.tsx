@@ -1,5 +1,5 @@
 import type { MaterialName, PipeSize } from '@hestian/core'
-import { genericPrice, materials, pricePerMetre, sizeNamed } from '@hestian/core'
+import { genericPrice, materials, pricePerMetre, sizeNamed, units } from '@hestian/core'
 import { memo, useState } from 'react'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
@@ -18,8 +18,11 @@ interface PricesProps {
 
 /** What a metre of each size costs: what the choice of sizes makes least. Generic until the firm writes its own. */
 export const Prices = memo(function Prices({ used, cost }: PricesProps) {
-  const { draft, edit, show, frozen } = useJob()
+  const { draft, edit, show, frozen, solution } = useJob()
   const { prices } = draft.document
+  const { length } = solution.practice.units
+  const unit = length === 'ft' ? 'foot' : 'metre'
+  const unit_m = units[length].factor
   const [all, setAll] = useState(false)
   const inUse = [...new Set(used.map((pipe) => pipe.material))]
   const rows = inUse.flatMap((material) =>
@@ -50,7 +53,7 @@ export const Prices = memo(function Prices({ used, cost }: PricesProps) {
       <Table
         label="Prices"
         columns="minmax(0, 1.5fr) 110px 110px 130px"
-        heads={['Pipe', '>Of it here', '>A metre', '']}
+        heads={['Pipe', '>Of it here', `>A ${unit}`, '']}
       >
         {rows.map(({ material, size }) => {
           const own = prices.find(
@@ -65,17 +68,20 @@ export const Prices = memo(function Prices({ used, cost }: PricesProps) {
                 {materials[material].label}, {size.name}
               </Cell>
               <Figure head="Of it here">{laid_m > 0 ? show(laid_m, 'length') : ''}</Figure>
-              <Cell head="A metre" end>
+              <Cell head={`A ${unit}`} end>
                 <PriceInput
-                  label={`Price of a metre of ${materials[material].label}, ${size.name}`}
-                  value={pricePerMetre(prices, material, size)}
+                  label={`Price of a ${unit} of ${materials[material].label}, ${size.name}`}
+                  value={pricePerMetre(prices, material, size) * unit_m}
+                  most={Math.floor(mostPerMetre * unit_m)}
                   own={own !== undefined}
                   frozen={frozen}
                   onUse={(next) =>
                     write(
                       material,
                       size,
-                      next === genericPrice(material, size.bore_m) ? undefined : next,
+                      isSame(next, genericPrice(material, size.bore_m) * unit_m)
+                        ? undefined
+                        : next / unit_m,
                     )
                   }
                 />
@@ -107,17 +113,23 @@ export const Prices = memo(function Prices({ used, cost }: PricesProps) {
   )
 })
 
+/** Dearest that is taken, for a metre. */
+const mostPerMetre = 10000
+const isSame = (a: number, b: number): boolean => Math.abs(a - b) < 0.005
+
 function PriceInput({
   label,
   value,
   own,
   frozen,
+  most,
   onUse,
 }: {
   readonly label: string
   readonly value: number
   readonly own: boolean
   readonly frozen: boolean
+  readonly most: number
   readonly onUse: (value: number) => void
 }) {
   const [text, setText] = useState<string>()
@@ -125,7 +137,7 @@ function PriceInput({
   const use = () => {
     if (text === undefined || text.trim() === '') return setText(undefined)
     const next = Number(text.trim().replace(',', '.'))
-    if (!(next >= 0 && next <= 10000)) return setSays('A price from 0 to 10 000.')
+    if (!(next >= 0 && next <= most)) return setSays(`A price from 0 to ${most}.`)
     setSays(undefined)
     setText(undefined)
     if (next !== value) onUse(next)

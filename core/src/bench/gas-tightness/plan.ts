@@ -42,10 +42,22 @@ const preparationOf = (
 }
 
 /** Test pressure, gauge Pa, by the practice. Sources: the practice's. */
-export function testGauge_Pa(practice: Practice, workingGauge_Pa: number): number {
-  const rule = practice.tightness.pressure
+export function testGauge_Pa(
+  rule: Practice['tightness']['pressure'],
+  workingGauge_Pa: number,
+): number {
   if (rule.kind === 'fixed') return rule.gauge_Pa
   return rule.kind === 'north-american' ? naTestPressure_Pa(workingGauge_Pa) : workingGauge_Pa
+}
+
+/** What meter and regulator add to the volume under test, m³; containers have no meter. Source: the practice's. */
+export const meterVolume_m3 = ({ gas, survey }: JobDocument, practice: Practice): number =>
+  gas.meterVolume_m3?.value ?? (survey.fuel === 'propane' ? 0 : practice.tightness.meter_m3)
+
+/** The rule of the practice for the fuel. */
+function ruleFor({ survey }: JobDocument, { tightness }: Practice) {
+  const { source, ...propane } = tightness.propane
+  return survey.fuel === 'propane' ? { ...propane, source, permittedLeakSource: source } : tightness
 }
 
 /**
@@ -61,8 +73,9 @@ export function tightnessDesign(
     readonly atmosphere_Pa: number
   },
 ): TightnessDesign {
-  const rule = practice.tightness
-  const gauge_Pa = testGauge_Pa(practice, supply.workingGauge_Pa)
+  const rule = ruleFor(document, practice)
+  const gauge_Pa = testGauge_Pa(rule.pressure, supply.workingGauge_Pa)
+  const volume_m3 = supply.volume_m3 + meterVolume_m3(document, practice)
   const burners = fitted(document.appliances).filter((appliance) => burnsGas(appliance.kind))
   return {
     plan: {
@@ -71,9 +84,9 @@ export function tightnessDesign(
       test_s:
         rule.pressure.kind === 'north-american'
           ? // Whether it is a dwelling is not on file: the longer of the two times, by volume alone.
-            naTestDuration_s({ volume_m3: supply.volume_m3, dwelling: false })
+            naTestDuration_s({ volume_m3, dwelling: false })
           : rule.test_s,
-      volume_m3: supply.volume_m3,
+      volume_m3,
       atmosphere_Pa: supply.atmosphere_Pa,
       perceptible_Pa: rule.perceptible_Pa,
       permittedLeak_m3_s: rule.permittedLeak_m3_s,
@@ -94,17 +107,50 @@ export function tightnessDesign(
   }
 }
 
-/** What nobody knows about the parts under test. */
+/** What nobody knows about the parts under test, and where the procedure ends. */
 export const testFindings = (
   document: JobDocument,
   burners: readonly Appliance[],
-): readonly GasTightnessFinding[] =>
-  burners
+  design: TightnessDesign | undefined,
+  practice: Practice,
+): readonly GasTightnessFinding[] => [
+  ...pastDomestic(document, design, practice),
+  ...burners
     .filter((burner) => !burner.maxTestGauge_Pa)
-    .map((burner) => ({
+    .map((burner): GasTightnessFinding => ({
       id: 'test-limit-unknown',
       severity: 'note',
       place: `appliances.${document.appliances.indexOf(burner)}.maxTestGauge_Pa`,
       names: [burner.name],
       source: sources.maker,
-    }))
+    })),
+]
+
+/** A supply past where the procedure for houses ends: its verdict by that rule would be none. */
+function pastDomestic(
+  { survey }: JobDocument,
+  design: TightnessDesign | undefined,
+  { tightness }: Practice,
+): GasTightnessFinding[] {
+  const { domestic } = tightness
+  if (!domestic || !design) return []
+  const meter_m3_s = survey.gasMeter_m3_s?.value ?? 0
+  const isPast =
+    design.plan.volume_m3 > domestic.volume_m3 || meter_m3_s > domestic.meter_m3_s * (1 + 1e-9)
+  return isPast
+    ? [
+        {
+          id: 'test-past-domestic',
+          severity: 'fix',
+          place: 'gas.meterVolume',
+          figures: {
+            volume_m3: design.plan.volume_m3,
+            most_m3: domestic.volume_m3,
+            meter_m3_s,
+            mostMeter_m3_s: domestic.meter_m3_s,
+          },
+          source: domestic.source,
+        },
+      ]
+    : []
+}

@@ -23,9 +23,10 @@ export function tightnessSheet(
     workingGauge_Pa: gas.supply.meterGauge_Pa,
     atmosphere_Pa: gas.conditions.atmosphere_Pa,
   }
+  const design = supply && tightnessDesign(document, practice, supply)
   return {
     applies: true,
-    answer: supply && tightnessDesign(document, practice, supply),
+    answer: design,
     missing: gas
       ? []
       : [
@@ -34,7 +35,7 @@ export function tightnessSheet(
             what: 'A gas supply that can be computed: its volume decides the test',
           },
         ],
-    findings: testFindings(document, burners),
+    findings: testFindings(document, burners, design, practice),
     workings: () => [],
   }
 }
@@ -47,7 +48,7 @@ export const tightnessSpec = sheetSpec<{ gas: GasAnswer }>()({
   place: 'gas',
   restsWith: 'gas',
   inputs: (_document, { gas }) => [gas],
-  beside: ({ appliances }) => [appliances],
+  beside: ({ appliances, gas, survey }) => [appliances, gas.meterVolume_m3, survey.gasMeter_m3_s],
   solve: (document, practice, { gas }) => tightnessSheet(document, practice, gas),
   owes: ({ gasTight, lastTest }) => ({
     missing: gasTight ? [] : [{ place: 'tests', what: missingTest(lastTest) }],

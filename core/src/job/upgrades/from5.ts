@@ -15,6 +15,7 @@ export function from5(raw: Raw): Raw {
     appliances: withMaker(raw.appliances),
     parts: withMaker(raw.parts),
     reliefs: withMaker(raw.reliefs),
+    gas: isBranch(raw.gas) ? { meterVolume_m3: null, containers: null, ...raw.gas } : raw.gas,
     heating: isBranch(circuit)
       ? {
           vesselMaker: null,

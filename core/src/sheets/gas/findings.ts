@@ -1,4 +1,5 @@
 import type { GasFinding } from './wording'
+import { vaporises_W } from '../../methods/gas/containers'
 import { sources } from '../../answer/sources'
 import { atMost } from '../../answer/expect'
 import { altitudeFactor } from '../../methods/atmosphere/atmosphere'
@@ -69,6 +70,7 @@ export function gasFindings(
     ...altitudeFindings(document, practice),
     ...tooHigh(document, fed),
     ...propaneLow(document, practice),
+    ...containerFindings(document, answer),
     ...endFindings(document, practice, fed),
     ...(document.gas.bonded === 'no'
       ? [
@@ -186,6 +188,51 @@ function tooHigh({ survey, appliances }: JobDocument, fed: readonly GasPipeAnswe
       },
     ]
   })
+}
+
+/** Propane has to boil off as fast as it is burnt, on the coldest day and with little left. */
+function containerFindings({ gas, survey }: JobDocument, { total_W }: GasAnswer): GasFinding[] {
+  const held = survey.fuel === 'propane' ? gas.containers : null
+  if (!held) return []
+  const { count, diameter_m, length_m, leastFull, coldestTemp_K, changeover } = held
+  const gives_W =
+    diameter_m && length_m && leastFull && coldestTemp_K
+      ? vaporises_W({
+          count,
+          diameter_m: diameter_m.value,
+          length_m: length_m.value,
+          fullRatio: leastFull.value,
+          airTemp_K: coldestTemp_K.value,
+        })
+      : undefined
+  return [
+    ...(gives_W !== undefined && !atMost(total_W, gives_W)
+      ? [
+          {
+            id: 'containers-too-cold' as const,
+            severity: 'fix' as const,
+            place: 'gas.containers',
+            figures: {
+              gives_W,
+              total_W,
+              coldestTemp_K: coldestTemp_K?.value ?? 0,
+              leastRatio: leastFull?.value ?? 0,
+            },
+            source: sources.containers,
+          },
+        ]
+      : []),
+    ...(changeover === 'one-bank'
+      ? [
+          {
+            id: 'containers-run-out' as const,
+            severity: 'note' as const,
+            place: 'gas.containers',
+            source: sources.trade,
+          },
+        ]
+      : []),
+  ]
 }
 
 /** Propane is heavier than air: what leaks lies where it stands low. */

@@ -262,7 +262,7 @@ const largestWhereFree = (
 
 /** What has to be looked at before anybody may call a gas supply sound; the sizes can be computed without it. */
 function decidesOf(
-  { gas, appliances }: JobDocument,
+  { gas, appliances, survey }: JobDocument,
   practice: Practice,
   burners: readonly Appliance[],
 ): readonly Decides[] {
@@ -298,6 +298,24 @@ function decidesOf(
       },
     ]),
     { place: 'gas.segments', what: 'Whether the gas pipe is bonded', answer: gas.bonded },
+    ...containersAsked(gas.containers, survey.fuel),
+  ]
+}
+
+/** What of the containers decides whether enough boils off; of gas from a meter nothing. */
+function containersAsked(
+  held: JobDocument['gas']['containers'],
+  fuel: JobDocument['survey']['fuel'],
+): readonly Decides[] {
+  if (fuel !== 'propane') return []
+  const place = 'gas.containers'
+  if (!held) return [{ place, what: 'The propane containers', answer: null }]
+  return [
+    { place, what: 'Diameter of a propane container', answer: held.diameter_m },
+    { place, what: 'Length of a propane container', answer: held.length_m },
+    { place, what: 'How full the containers are when they are changed', answer: held.leastFull },
+    { place, what: 'The coldest day at the containers', answer: held.coldestTemp_K },
+    { place, what: 'What changes the containers over', answer: held.changeover },
   ]
 }
 

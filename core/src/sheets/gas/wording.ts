@@ -95,6 +95,14 @@ export const gasWordings = {
     head: `${t.n(0)} gets ${gas(t, 'staticGauge_Pa')} with everything off; its plate says at most ${gas(t, 'mostGauge_Pa')}.`,
     why: 'A gas valve that is held open by the pressure does not shut. Its own regulator, or a supply at the right pressure, comes before anything is lit.',
   }),
+  'containers-too-cold': ({ f, show }) => ({
+    head: `The containers give ${show(f('gives_W'), 'power')} at ${show(f('coldestTemp_K'), 'temperature')}; everything burning takes ${show(f('total_W'), 'power')}.`,
+    why: `With ${show(f('leastRatio'), 'ratio', 0)} left in them too little boils off, and the pressure falls until burners go out. More containers at once, larger ones, or a refill sooner.`,
+  }),
+  'containers-run-out': () => ({
+    head: 'One bank of containers and no changeover.',
+    why: 'When it is empty everything goes out, and every pilot is to be relit. A second bank, changed over by itself or by hand, is usual.',
+  }),
   'propane-low': ({ n, practice }) => ({
     head: `Propane in ${n(0)}: what leaks lies there.`,
     why:
