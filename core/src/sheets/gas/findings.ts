@@ -1,4 +1,5 @@
 import type { GasFinding } from './wording'
+import type { Containers } from '../../job/gasDocument'
 import { vaporises_W } from '../../methods/gas/containers'
 import { sources } from '../../answer/sources'
 import { atMost } from '../../answer/expect'
@@ -194,45 +195,44 @@ function tooHigh({ survey, appliances }: JobDocument, fed: readonly GasPipeAnswe
 function containerFindings({ gas, survey }: JobDocument, { total_W }: GasAnswer): GasFinding[] {
   const held = survey.fuel === 'propane' ? gas.containers : null
   if (!held) return []
-  const { count, diameter_m, length_m, leastFull, coldestTemp_K, changeover } = held
-  const gives_W =
-    diameter_m && length_m && leastFull && coldestTemp_K
-      ? vaporises_W({
-          count,
-          diameter_m: diameter_m.value,
-          length_m: length_m.value,
-          fullRatio: leastFull.value,
-          airTemp_K: coldestTemp_K.value,
-        })
-      : undefined
+  const boils = boilsOff(held)
+  const place = 'gas.containers'
   return [
-    ...(gives_W !== undefined && !atMost(total_W, gives_W)
+    ...(boils && !atMost(total_W, boils.gives_W)
       ? [
           {
             id: 'containers-too-cold' as const,
             severity: 'fix' as const,
-            place: 'gas.containers',
-            figures: {
-              gives_W,
-              total_W,
-              coldestTemp_K: coldestTemp_K?.value ?? 0,
-              leastRatio: leastFull?.value ?? 0,
-            },
+            place,
+            figures: { ...boils, total_W },
             source: sources.containers,
           },
         ]
       : []),
-    ...(changeover === 'one-bank'
+    ...(held.changeover === 'one-bank'
       ? [
           {
             id: 'containers-run-out' as const,
             severity: 'note' as const,
-            place: 'gas.containers',
+            place,
             source: sources.trade,
           },
         ]
       : []),
   ]
+}
+
+/** What the containers give, W; undefined while something of them is not known. */
+function boilsOff({ count, diameter_m, length_m, leastFull, coldestTemp_K }: Containers) {
+  if (!diameter_m || !length_m || !leastFull || !coldestTemp_K) return
+  const gives_W = vaporises_W({
+    count,
+    diameter_m: diameter_m.value,
+    length_m: length_m.value,
+    fullRatio: leastFull.value,
+    airTemp_K: coldestTemp_K.value,
+  })
+  return { gives_W, coldestTemp_K: coldestTemp_K.value, leastRatio: leastFull.value }
 }
 
 /** Propane is heavier than air: what leaks lies where it stands low. */

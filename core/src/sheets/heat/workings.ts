@@ -7,34 +7,7 @@ export function heatWorkings(answer: HeatAnswer): readonly Working[] {
   const { conditions, simultaneous, options, curve, main_m3_s } = answer
   const water = 'water' as const
   return [
-    ...(simultaneous && simultaneous.by !== 'not-covered'
-      ? [
-          {
-            circuit: water,
-            title: 'Hot and cold wanted at once, mixed',
-            formula:
-              simultaneous.by === 'scenario'
-                ? 'the largest sum of the flows that run together'
-                : simultaneous.by === 'hunter'
-                  ? 'three quarters of the fixture units, the demand table, then mixed down from the heater'
-                  : 'q = 1.48 · S^0.19 − 0.94 L/s, S = 0.1 L/s per loading unit; never above S',
-            put:
-              simultaneous.by === 'scenario'
-                ? 'from the pattern of this household'
-                : simultaneous.by === 'hunter'
-                  ? `${Math.round(simultaneous.units * 10) / 10} units of the hot side`
-                  : `${Math.round(simultaneous.units * 10) / 10} units`,
-            figures: { wanted_m3_s: simultaneous.flow_m3_s },
-            result: 'wanted_m3_s',
-            source:
-              simultaneous.by === 'scenario'
-                ? sources.arithmetic
-                : simultaneous.by === 'hunter'
-                  ? sources.hunter
-                  : sources.din1988,
-          },
-        ]
-      : []),
+    ...wanted(simultaneous),
     ...(curve && main_m3_s !== undefined
       ? [
           {
@@ -121,5 +94,40 @@ export function heatWorkings(answer: HeatAnswer): readonly Working[] {
           : []),
       ]
     }),
+  ]
+}
+
+/** What is wanted at once, by the pattern of the household or by the table. */
+function wanted(simultaneous: HeatAnswer['simultaneous']): readonly Working[] {
+  if (!simultaneous || simultaneous.by === 'not-covered') return []
+  const units = (figure: number) => `${Math.round(figure * 10) / 10} units`
+  const by = {
+    scenario: () => ({
+      formula: 'the largest sum of the flows that run together',
+      put: 'from the pattern of this household',
+      source: sources.arithmetic,
+    }),
+    hunter: (count: number) => ({
+      formula:
+        'three quarters of the fixture units, the demand table, then mixed down from the heater',
+      put: `${units(count)} of the hot side`,
+      source: sources.hunter,
+    }),
+    'loading-units': (count: number) => ({
+      formula: 'q = 1.48 · S^0.19 − 0.94 L/s, S = 0.1 L/s per loading unit; never above S',
+      put: units(count),
+      source: sources.din1988,
+    }),
+  } as const
+  const said =
+    simultaneous.by === 'scenario' ? by.scenario() : by[simultaneous.by](simultaneous.units)
+  return [
+    {
+      circuit: 'water',
+      title: 'Hot and cold wanted at once, mixed',
+      ...said,
+      figures: { wanted_m3_s: simultaneous.flow_m3_s },
+      result: 'wanted_m3_s',
+    },
   ]
 }
