@@ -60,24 +60,10 @@ await picture('jobs', '/')
 await picture('survey-readings', '/jobs/kestrel-weir/readings', { at: 380 })
 await picture('inspection', '/jobs/juniper-ridge/inspection')
 await picture('heat-options', '/jobs/kestrel-weir/heat')
-await picture('heat-day', '/jobs/kestrel-weir/heat', {
-  theme: 'cellar',
-  first: async (page) => {
-    await page.getByText(/^Run\. Energy/).waitFor({ timeout: 60_000 })
-  },
-  to: 'Shown',
-})
 await picture('phone-walk', '/jobs/juniper-ridge/walk', { size: phone, theme: 'cellar' })
 await picture('heating-vessel', '/jobs/kestrel-weir/vessel')
 await picture('heating-circuit', '/jobs/kestrel-weir/circuit')
-await picture('pressure-temperature', '/jobs/kestrel-weir/vessel', {
-  theme: 'cellar',
-  first: async (page) => {
-    await page.getByText('Vessel shut off').click()
-    await page.getByText(/^The relief opens/).waitFor({ timeout: 20_000 })
-  },
-  region: 'Pressure against temperature',
-})
+await picture('work', '/jobs/thornfield-scout-hut/work')
 await picture('hot-water-safety', '/jobs/kestrel-weir/safety')
 await picture('relief-discharge', '/jobs/juniper-ridge/relief', { at: 440 })
 await picture('gas-supply', '/jobs/kestrel-weir/gas', {
@@ -93,7 +79,8 @@ await picture('water-feed', '/jobs/kestrel-weir/water', {
 await picture('tightness-verdict', '/jobs/kestrel-weir/tightness')
 await picture('commission', '/jobs/kestrel-weir/steps')
 await picture('handover', '/jobs/saltbush-ferry/handover')
-await picture('phone-vessel', '/jobs/kestrel-weir/vessel', { size: phone })
+await picture('phone-exchange', '/jobs/thornfield-scout-hut/exchange', { size: phone })
+await picture('work-list', '/jobs/thornfield-scout-hut/list', { theme: 'cellar', at: 430 })
 await picture('phone-commission', '/jobs/saltbush-ferry/steps', {
   size: phone,
   theme: 'cellar',

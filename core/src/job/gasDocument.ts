@@ -10,6 +10,8 @@ export const LineRegulator = z.object({
   outGauge_Pa: known('gas-pressure'),
   /** What it loses itself at the flow it carries. */
   drop_Pa: known('gas-pressure'),
+  /** The most it passes at these pressures. */
+  most_m3_s: known('gas-flow'),
   /** Where its vent goes; null while nobody has decided. */
   vent: z.enum(['outside', 'limiter', 'inside']).nullable(),
 })

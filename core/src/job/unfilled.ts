@@ -17,6 +17,7 @@ const later = new Set([
   'vesselMaker',
   'meterVolume_m3',
   'containers',
+  'most_m3_s',
 ])
 
 /** Whether a field is new and empty, as good as not there. */

@@ -6,7 +6,7 @@ import {
 } from '../../../demo/src/documents'
 import type { JobDocument } from '../job/document'
 import { change } from './findingCases.testing'
-import { house, read } from './house.testing'
+import { house, read, twoPounds } from './house.testing'
 import { isSheetAsked } from './askedSheets'
 import { judge } from './judge'
 import { solvedSpecs } from './sheets'
@@ -22,7 +22,8 @@ const us = juniperRidge()
 const au = saltbushFerry()
 const home = house('uk-ireland')
 const exchange = thornfieldScoutHut()
-const jobs = { uk, us, au, home, exchange } as const
+const stages = twoPounds()
+const jobs = { uk, us, au, home, exchange, stages } as const
 
 type Row = readonly [
   fault: string,
@@ -668,6 +669,20 @@ const heatAndGas: readonly Row[] = [
     { 'survey.gasWorkingGauge_Pa': read(2300) },
     'fix: gas-meter-range',
     { 'survey.gasWorkingGauge_Pa': read(2700) },
+  ],
+  [
+    'nobody knows what a line regulator passes',
+    'stages',
+    { 'gas.segments.0.regulator.most_m3_s': null },
+    `missing: What the regulator after ${stages.gas.segments[0]?.name} passes at most`,
+    {},
+  ],
+  [
+    'a line regulator smaller than what burns behind it',
+    'stages',
+    { 'gas.segments.0.regulator.most_m3_s': read(0.0002) },
+    'stop: gas-regulator-small',
+    {},
   ],
   [
     'nobody looked at the propane containers',

@@ -76,6 +76,7 @@ export const oneValue: readonly OneValue[] = [
   ['gas-branch-over-feeder', kestrel, 'gas.segments.2.size', '35 mm', asItIs],
   ['gas-appliance-unfed', kestrel, 'gas.segments.2.applianceId', null, asItIs],
   ['gas-above-maximum', kestrel, 'appliances.0.maxInletGauge_Pa.value', 2237, 2283],
+  ['gas-regulator-small', stages, 'gas.segments.0.regulator.most_m3_s.value', 0.0001, 0.004],
   ['containers-too-cold', juniper, 'gas.containers.count', 1, asItIs],
   ['containers-run-out', juniper, 'gas.containers.changeover', 'one-bank', asItIs],
   ['test-past-domestic', kestrel, 'survey.gasMeter_m3_s.value', 0.00445, 0.00444],

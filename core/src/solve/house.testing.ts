@@ -118,7 +118,12 @@ export function twoPounds(practice: PracticeName = 'north-america'): JobDocument
     segments: [
       pipe('first', 'meter', {
         length_m: read(18),
-        regulator: { outGauge_Pa: read(8 * inchWater_Pa), drop_Pa: read(500), vent: 'outside' },
+        regulator: {
+          outGauge_Pa: read(8 * inchWater_Pa),
+          drop_Pa: read(500),
+          most_m3_s: read(0.004),
+          vent: 'outside',
+        },
       }),
       pipe('to-boiler', 'first', { applianceId: 'boiler' }),
       pipe('to-range', 'first', { applianceId: 'range' }),

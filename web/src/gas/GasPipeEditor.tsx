@@ -9,7 +9,12 @@ import { Paper } from '../ui/Photos'
 import { knownOf, QuantityRow } from '../ui/QuantityRow'
 
 const none = 'none'
-const blankRegulator: LineRegulator = { outGauge_Pa: null, drop_Pa: null, vent: null }
+const blankRegulator: LineRegulator = {
+  outGauge_Pa: null,
+  drop_Pa: null,
+  most_m3_s: null,
+  vent: null,
+}
 const yesNo = [
   { id: none, text: 'not settled' },
   { id: 'yes', text: 'Yes' },
@@ -142,6 +147,19 @@ export function GasPipeEditor({
               why="What comes after it is a stage of its own, at this pressure."
               onUse={(entry) => regulator({ outGauge_Pa: knownOf(entry) })}
               onClear={() => regulator({ outGauge_Pa: null })}
+            />
+          )}
+          {segment.regulator && (
+            <QuantityRow
+              label="The regulator passes at most"
+              place={`${place}.regulatorMost`}
+              measure="gas-flow"
+              value={segment.regulator.most_m3_s}
+              how="Maker’s table, at these pressures"
+              why="With everything burning it must not be passed."
+              empty="needed"
+              onUse={(entry) => regulator({ most_m3_s: knownOf(entry) })}
+              onClear={() => regulator({ most_m3_s: null })}
             />
           )}
           {segment.regulator && (

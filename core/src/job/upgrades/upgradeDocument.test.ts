@@ -19,6 +19,7 @@ test.each([
   ['3', stored(3)],
   ['4', stored(4)],
   ['5', stored(5)],
+  ['6', stored(6)],
 ])('a document of version %s comes forward whole', (version, document) => {
   expect(String(document.version)).toBe(version)
   const read = JobDocument.safeParse(upgradeDocument(document))

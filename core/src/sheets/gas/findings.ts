@@ -276,6 +276,18 @@ function regulatorFindings(practice: Practice, pipe: GasPipeAnswer): GasFinding[
           } satisfies GasFinding,
         ]
       : []),
+    ...(written.most_m3_s && !atMost(pipe.flow_m3_s, written.most_m3_s.value)
+      ? [
+          {
+            id: 'gas-regulator-small',
+            severity: 'stop',
+            place: pipe.place,
+            names: [pipe.segment.name],
+            figures: { flow_m3_s: pipe.flow_m3_s, most_m3_s: written.most_m3_s.value },
+            source: sources.maker,
+          } satisfies GasFinding,
+        ]
+      : []),
     ...(written.vent === null || written.vent === 'inside'
       ? [
           {

@@ -205,6 +205,7 @@ const anyJob = fc
               : {
                   outGauge_Pa: row.regulated === 0 ? null : read(row.regulated),
                   drop_Pa: null,
+                  most_m3_s: null,
                   vent: row.vent,
                 },
         })),

@@ -297,6 +297,17 @@ function decidesOf(
         asked: practice.gas.trapWanted,
       },
     ]),
+    ...gas.segments.flatMap((segment, i): Decides[] =>
+      segment.regulator
+        ? [
+            {
+              place: `gas.segments.${i}`,
+              what: `What the regulator after ${segment.name} passes at most`,
+              answer: segment.regulator.most_m3_s,
+            },
+          ]
+        : [],
+    ),
     { place: 'gas.segments', what: 'Whether the gas pipe is bonded', answer: gas.bonded },
     ...containersAsked(gas.containers, survey.fuel),
   ]

@@ -95,6 +95,10 @@ export const gasWordings = {
     head: `${t.n(0)} gets ${gas(t, 'staticGauge_Pa')} with everything off; its plate says at most ${gas(t, 'mostGauge_Pa')}.`,
     why: 'A gas valve that is held open by the pressure does not shut. Its own regulator, or a supply at the right pressure, comes before anything is lit.',
   }),
+  'gas-regulator-small': ({ f, n, show }) => ({
+    head: `The regulator after ${n(0)} passes ${show(f('most_m3_s'), 'gas-flow')}; everything behind it takes ${show(f('flow_m3_s'), 'gas-flow')}.`,
+    why: 'Past its rate the pressure behind it falls away, however large the pipe. A larger one, by its maker’s table at these pressures.',
+  }),
   'containers-too-cold': ({ f, show }) => ({
     head: `The containers give ${show(f('gives_W'), 'power')} at ${show(f('coldestTemp_K'), 'temperature')}; everything burning takes ${show(f('total_W'), 'power')}.`,
     why: `With ${show(f('leastRatio'), 'ratio', 0)} left in them too little boils off, and the pressure falls until burners go out. More containers at once, larger ones, or a refill sooner.`,
