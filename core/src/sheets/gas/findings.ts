@@ -1,4 +1,5 @@
 import type { GasFinding } from './wording'
+import type { Known } from '../../job/known'
 import type { Containers } from '../../job/gasDocument'
 import { vaporises_W } from '../../methods/gas/containers'
 import { sources } from '../../answer/sources'
@@ -276,18 +277,7 @@ function regulatorFindings(practice: Practice, pipe: GasPipeAnswer): GasFinding[
           } satisfies GasFinding,
         ]
       : []),
-    ...(written.most_m3_s && !atMost(pipe.flow_m3_s, written.most_m3_s.value)
-      ? [
-          {
-            id: 'gas-regulator-small',
-            severity: 'stop',
-            place: pipe.place,
-            names: [pipe.segment.name],
-            figures: { flow_m3_s: pipe.flow_m3_s, most_m3_s: written.most_m3_s.value },
-            source: sources.maker,
-          } satisfies GasFinding,
-        ]
-      : []),
+    ...regulatorTooSmall(pipe, written.most_m3_s),
     ...(written.vent === null || written.vent === 'inside'
       ? [
           {
@@ -320,6 +310,24 @@ function regulatorFindings(practice: Practice, pipe: GasPipeAnswer): GasFinding[
       : []),
   ]
 }
+
+/** More burns behind it than its maker lets it pass. */
+const regulatorTooSmall = (
+  { flow_m3_s, place, segment }: GasPipeAnswer,
+  most: Known,
+): GasFinding[] =>
+  most && !atMost(flow_m3_s, most.value)
+    ? [
+        {
+          id: 'gas-regulator-small',
+          severity: 'stop',
+          place,
+          names: [segment.name],
+          figures: { flow_m3_s, most_m3_s: most.value },
+          source: sources.maker,
+        },
+      ]
+    : []
 
 /** What stands between the pipe and each appliance. */
 function endFindings(
