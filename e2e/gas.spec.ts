@@ -10,7 +10,7 @@ test('appliances are put on and off and the staircase follows; the usual ways of
   const pipes = page.getByRole('treegrid', { name: 'Pipes' })
   const row = pipes.getByRole('row', { name: /B to boiler/ })
   await expect(row).toContainText('20.44')
-  await expect(page.getByText(/Proving aims at/)).toBeVisible()
+  await expect(page.getByText(/The test aims at/)).toBeVisible()
   await page.getByRole('button', { name: 'System boiler', exact: true }).click()
   await expect(row).not.toContainText('20.44')
   await expect(page.getByText(/Part load/)).toBeVisible()

@@ -166,3 +166,22 @@ test('an older job is asked once what the work is, with what is filled as the gu
   await goTo(page, 'gas')
   await expect(page.getByRole('heading', { level: 2 })).toContainText('to the')
 })
+
+test('a long sheet has its parts in a line, with what is wrong in each, and jumps there by keyboard', async ({
+  page,
+}) => {
+  await page.addInitScript(() => localStorage.setItem('who', 'maren-oduya'))
+  await page.goto('/jobs/juniper-ridge/heat')
+  const line = page.getByRole('navigation', { name: 'Parts of this sheet' })
+  await expect(line.getByRole('link', { name: /Side by side/ })).toBeVisible()
+  await line.getByRole('link', { name: /Setting the output/ }).press('Enter')
+  const head = page.getByRole('heading', { name: /Setting the output/ })
+  await expect(head).toBeInViewport()
+  await expect(head).toBeFocused()
+  await page.goto('/jobs/juniper-ridge/relief')
+  await expect(line.getByLabel('stop').first()).toBeVisible()
+  // A short sheet needs none.
+  await page.goto('/jobs/thornfield-scout-hut/gas')
+  await expect(page.getByRole('main')).toBeVisible()
+  await expect(line).toBeHidden()
+})

@@ -4,6 +4,7 @@ import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { dayTime } from '../ui/dates'
 import { Mark } from '../ui/icons'
+import { phone } from '../ui/phone'
 
 const kinds = { passed: 'pass', failed: 'stop', 'cannot-tell': 'fix', running: 'not-yet' } as const
 const words = {
@@ -50,13 +51,13 @@ const List = styled.ul`
     align-items: center;
     min-height: 36px;
     border-bottom: 0.8px solid var(--hair);
-    font-size: 15px;
+    font-size: var(--small);
   }
   small {
-    font-size: 14px;
+    font-size: var(--note);
     color: var(--ink-3);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     li {
       grid-template-columns: 22px 1fr;
       padding: 6px 0;

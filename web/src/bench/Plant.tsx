@@ -5,6 +5,7 @@ import { z } from 'zod'
 import { call } from '../api/client'
 import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
+import { phone } from '../ui/phone'
 
 /** The hand at the simulated pipework. Only a simulated gauge has one. */
 export function Plant({
@@ -76,7 +77,7 @@ const Frame = styled.section`
     color: var(--gas);
   }
   p {
-    font-size: 14px;
+    font-size: var(--note);
     color: var(--ink-3);
   }
   div div {
@@ -85,12 +86,12 @@ const Frame = styled.section`
     flex-wrap: wrap;
   }
   small {
-    font-size: 14px;
+    font-size: var(--note);
     color: var(--ink-2);
     min-height: 18px;
     display: block;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     flex-direction: column;
     align-items: flex-start;
     gap: 4px;

@@ -10,6 +10,7 @@ import { Answer, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
 import { Plant } from './Plant'
+import { phone } from '../ui/phone'
 
 type How = 'streamed' | 'digital' | 'water-gauge'
 
@@ -176,7 +177,7 @@ const Cautions = styled.div`
   p {
     display: flex;
     gap: 10px;
-    font-size: 15px;
+    font-size: var(--small);
     line-height: 20px;
     color: var(--ink-2);
   }
@@ -200,9 +201,9 @@ const Check = styled(Checkbox)`
   align-items: center;
   min-height: 48px;
   cursor: pointer;
-  font-size: 17px;
+  font-size: var(--lead);
   small {
-    font-size: 15px;
+    font-size: var(--small);
     color: var(--ink-3);
   }
   &[data-hovered] {
@@ -211,7 +212,7 @@ const Check = styled(Checkbox)`
   &[data-focus-visible] {
     outline: 3px solid var(--ink);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     grid-template-columns: 24px 1fr;
     small {
       grid-column: 2;
@@ -253,7 +254,7 @@ export const Typed = styled.div`
   margin: 12px 0;
   label {
     display: block;
-    font-size: 15px;
+    font-size: var(--small);
     color: var(--ink-2);
   }
   input {
@@ -262,14 +263,14 @@ export const Typed = styled.div`
     background: transparent;
     border: 0;
     border-bottom: 1.5px solid var(--ink);
-    font-size: 18px;
+    font-size: var(--large);
     padding: 4px;
   }
   small {
-    font-size: 14px;
+    font-size: var(--note);
     color: var(--ink-3);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     grid-template-columns: 1fr;
   }
 `
@@ -280,7 +281,7 @@ const Go = styled.div`
   margin: 16px 0;
   flex-wrap: wrap;
   span {
-    font-size: 14px;
+    font-size: var(--note);
     color: var(--ink-3);
     flex: 1;
     min-width: 200px;

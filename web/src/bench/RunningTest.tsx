@@ -11,6 +11,7 @@ import { DrawingView } from '../ui/DrawingView'
 import { Mark } from '../ui/icons'
 import { Typed } from './Prepare'
 import { Plant } from './Plant'
+import { phone } from '../ui/phone'
 
 /** A test under way: what it reads, how long is left, the trace, and what it can and cannot see. */
 export function RunningTest({ test }: { readonly test: JudgedTest }) {
@@ -246,8 +247,8 @@ const Statement = styled.h2`
     color: var(--ink);
     font-weight: 700;
   }
-  @media (max-width: 720px) {
-    font-size: 24px;
+  ${phone} {
+    font-size: var(--head-2);
     line-height: 28px;
   }
 `
@@ -278,7 +279,7 @@ const Reading = styled.div`
   span {
     display: grid;
     padding-bottom: 18px;
-    font-size: 15px;
+    font-size: var(--small);
     color: var(--ink-2);
     grid-template-columns: auto 1fr;
     gap: 0 8px;
@@ -286,7 +287,7 @@ const Reading = styled.div`
   }
   b {
     grid-column: 1 / -1;
-    font: 650 26px/30px var(--head);
+    font: 650 var(--head-1)/30px var(--head);
     color: var(--ink);
   }
   i {
@@ -305,7 +306,7 @@ const Reading = styled.div`
       line-height: 116px;
     }
   }
-  @media (max-width: 720px) {
+  ${phone} {
     strong {
       font-size: 88px;
       line-height: 88px;
@@ -317,7 +318,7 @@ const Reading = styled.div`
 `
 const Countdown = styled.div`
   small {
-    font-size: 15px;
+    font-size: var(--small);
     color: var(--ink-2);
   }
   strong {
@@ -328,14 +329,14 @@ const Countdown = styled.div`
   p {
     border-top: 1.2px solid var(--rule);
     padding-top: 6px;
-    font-size: 15px;
+    font-size: var(--small);
     line-height: 20px;
     color: var(--ink-2);
   }
   b {
     color: var(--ink);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     display: grid;
     grid-template-columns: 1fr auto;
     align-items: center;
@@ -354,7 +355,7 @@ export const Trace = styled.div`
   margin: 8px 0;
   overflow-x: auto;
   outline-offset: -3px;
-  @media (max-width: 720px) {
+  ${phone} {
     svg {
       width: 640px;
       max-width: none !important;
@@ -366,11 +367,11 @@ const Three = styled.div`
   grid-template-columns: 1fr 1fr 1fr;
   gap: 22px;
   margin: 6px 0 12px;
-  font-size: 15px;
+  font-size: var(--small);
   line-height: 20px;
   color: var(--ink-2);
   h3 {
-    font: 650 16px/25px var(--head);
+    font: 650 var(--plain)/25px var(--head);
     color: var(--ink);
   }
   section h3 {

@@ -99,7 +99,7 @@ const Frame = styled.div`
     gap: 6px;
     padding: 7px 0;
     border-bottom: 0.8px solid var(--hair);
-    font-size: 15px;
+    font-size: var(--small);
     line-height: 20px;
   }
   time {
@@ -111,11 +111,11 @@ const Frame = styled.div`
     width: 22px;
     height: 22px;
     text-align: center;
-    font-size: 14px;
+    font-size: var(--note);
     line-height: 19px;
   }
   label {
-    font-size: 14px;
+    font-size: var(--note);
     color: var(--ink-2);
   }
   input {
@@ -132,5 +132,5 @@ const Ask = styled.div`
   gap: 8px;
   background: var(--look-wash);
   padding: 10px;
-  font-size: 15px;
+  font-size: var(--small);
 `

@@ -10,6 +10,7 @@ import { dayTime } from '../ui/dates'
 import { DrawingView } from '../ui/DrawingView'
 import { VerdictChip } from '../ui/VerdictChip'
 import { Trace } from './RunningTest'
+import { phone } from '../ui/phone'
 
 const words = {
   passed: 'Passed',
@@ -176,17 +177,17 @@ const Figures = styled.section`
     border-bottom: 0.8px solid var(--hair);
     min-height: 32px;
     align-items: center;
-    font-size: 15.5px;
+    font-size: var(--small);
   }
   dd {
     font-weight: 650;
     font-feature-settings: 'tnum';
   }
   > small {
-    font-size: 14px;
+    font-size: var(--note);
     color: var(--ink-3);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     dl {
       grid-template-columns: 1fr;
     }
@@ -204,7 +205,7 @@ const Next = styled.form`
   }
   label {
     display: block;
-    font-size: 15px;
+    font-size: var(--small);
     color: var(--ink-2);
   }
   input {
@@ -214,6 +215,6 @@ const Next = styled.form`
     border: 0;
     border-bottom: 1.5px solid var(--ink);
     padding: 4px;
-    font-size: 18px;
+    font-size: var(--large);
   }
 `

@@ -2,6 +2,7 @@ import type { CircuitAnswer } from '@hestian/core'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
+import { phone } from '../ui/phone'
 
 /** Where the water is: one bar per part, what is guessed in pencil. */
 export function WaterContent({ answer }: { readonly answer: CircuitAnswer }) {
@@ -44,7 +45,7 @@ const List = styled.ul`
     gap: 10px;
     align-items: center;
     min-height: 28px;
-    font-size: 15px;
+    font-size: var(--small);
   }
   i {
     height: 12px;
@@ -61,7 +62,7 @@ const List = styled.ul`
   b[data-pencil] {
     color: var(--pencil);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     li {
       grid-template-columns: minmax(0, 1fr) 84px;
     }

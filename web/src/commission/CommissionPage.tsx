@@ -8,6 +8,7 @@ import { Answer, Prose, VerdictLine } from '../ui/Answer'
 import { StepCard } from './StepCard'
 import { OrderOfWork } from './OrderOfWork'
 import { StepRecord } from './StepRecord'
+import { phone } from '../ui/phone'
 
 /** The order of work, one step at a time: the next is offered when the guards of this one hold. */
 export function CommissionPage() {
@@ -77,7 +78,7 @@ const Columns = styled.div`
 const Page = styled.div`
   padding: 12px 32px 20px 24px;
   min-width: 0;
-  @media (max-width: 720px) {
+  ${phone} {
     padding: 10px 14px 20px 12px;
   }
 `

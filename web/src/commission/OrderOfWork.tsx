@@ -96,7 +96,7 @@ const Row = styled.button`
   background: none;
   text-align: left;
   cursor: pointer;
-  font-size: 15.5px;
+  font-size: var(--small);
   line-height: 19px;
   color: var(--ink-2);
   position: relative;
@@ -111,13 +111,13 @@ const Row = styled.button`
   em {
     display: block;
     font-style: normal;
-    font-size: 14px;
+    font-size: var(--note);
     color: var(--look);
     font-weight: 650;
   }
   b {
     font-weight: 450;
-    font-size: 15px;
+    font-size: var(--small);
     color: var(--ink-2);
     font-feature-settings: 'tnum';
   }
@@ -131,7 +131,7 @@ const Row = styled.button`
     background: var(--off-bg);
     color: var(--off-fg);
     min-height: 48px;
-    font: 650 17px/20px var(--head);
+    font: 650 var(--lead)/20px var(--head);
     b {
       color: var(--off-fg);
     }

@@ -5,6 +5,7 @@ import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { VerdictChip } from '../ui/VerdictChip'
+import { phone } from '../ui/phone'
 
 interface ReadingFieldProps {
   readonly reading: StepReading
@@ -161,10 +162,10 @@ const Frame = styled.div`
     justify-items: start;
   }
   small {
-    font-size: 15px;
+    font-size: var(--small);
     color: var(--ink-2);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     grid-template-columns: 1fr;
     gap: 10px;
   }
@@ -173,7 +174,7 @@ const Field = styled(TextField)`
   display: grid;
   gap: 4px;
   label {
-    font-size: 16px;
+    font-size: var(--plain);
     color: var(--ink-2);
   }
   > span {
@@ -182,7 +183,7 @@ const Field = styled(TextField)`
     gap: 12px;
   }
   b {
-    font: 650 26px/30px var(--head);
+    font: 650 var(--head-1)/30px var(--head);
     color: var(--pencil);
   }
   input {
@@ -198,13 +199,13 @@ const Field = styled(TextField)`
     border-radius: 0;
   }
   [slot='description'] {
-    font-size: 15px;
+    font-size: var(--small);
     color: var(--ink-2);
     min-height: 20px;
   }
   .react-aria-FieldError {
     color: var(--stop);
-    font-size: 15px;
+    font-size: var(--small);
     line-height: 19px;
     overflow-wrap: anywhere;
   }

@@ -16,6 +16,7 @@ import { Button } from '../ui/Button'
 import { timeOf } from '../ui/dates'
 import { Mark } from '../ui/icons'
 import { ReadingField } from './ReadingField'
+import { phone } from '../ui/phone'
 
 interface StepCardProps {
   readonly judged: JudgedStep
@@ -181,26 +182,26 @@ function GuardRow({
 }
 
 const Number = styled.p`
-  font: 450 17px/22px var(--head);
+  font: 450 var(--lead)/22px var(--head);
   color: var(--ink-2);
 `
 const Title = styled.h2`
   font: 700 48px/50px var(--head);
   font-stretch: 94%;
   text-wrap: balance;
-  @media (max-width: 720px) {
+  ${phone} {
     font-size: 35px;
     line-height: 36px;
   }
 `
 const Why = styled.p`
-  font-size: 18px;
+  font-size: var(--large);
   line-height: 25px;
   color: var(--ink-2);
   max-width: 62ch;
   margin: 6px 0 10px;
-  @media (max-width: 720px) {
-    font-size: 16px;
+  ${phone} {
+    font-size: var(--plain);
     line-height: 22px;
   }
 `
@@ -217,20 +218,20 @@ const Guard = styled.li`
     flex: 1;
   }
   b {
-    font-size: 17px;
+    font-size: var(--lead);
   }
   svg {
     flex: none;
   }
   button {
     min-height: 48px;
-    font-size: 16px;
+    font-size: var(--plain);
   }
   &[data-open] span {
     font-weight: 650;
   }
-  @media (max-width: 720px) {
-    font-size: 17px;
+  ${phone} {
+    font-size: var(--lead);
     gap: 10px;
     flex-wrap: wrap;
     button {
@@ -241,12 +242,12 @@ const Guard = styled.li`
 const Missing = styled.em`
   font-style: normal;
   color: var(--look);
-  font-size: 15px;
+  font-size: var(--small);
 `
 const Leaves = styled.p`
   margin-top: 10px;
   color: var(--ink-2);
-  font-size: 15px;
+  font-size: var(--small);
   b {
     color: var(--ink);
   }

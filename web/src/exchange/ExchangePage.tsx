@@ -23,6 +23,7 @@ import { knownOf, Ledger, QuantityRow } from '../ui/QuantityRow'
 import { SheetHead } from '../ui/SheetHead'
 import { SheetPage } from '../ui/SheetPage'
 import { WorkingsFold } from '../ui/WorkingsFold'
+import { phone } from '../ui/phone'
 
 /** One safety part exchanged: the plant, the old one, the new one, and why the old one let water out. */
 export function ExchangePage() {
@@ -443,7 +444,7 @@ const Table = styled.table`
     vertical-align: top;
   }
   thead th {
-    font: 650 15px/20px var(--head);
+    font: 650 var(--small)/20px var(--head);
     border-bottom: 1.5px solid var(--ink);
   }
   tbody th {
@@ -457,10 +458,10 @@ const Table = styled.table`
   }
   small {
     color: var(--look);
-    font-size: 14px;
+    font-size: var(--note);
   }
-  @media (max-width: 720px) {
-    font-size: 15px;
+  ${phone} {
+    font-size: var(--small);
     tr {
       display: grid;
       grid-template-columns: 1.15fr 1fr 1.25fr;

@@ -90,6 +90,6 @@ const Size = styled.span`
 `
 const Stays = styled.small`
   color: var(--ink-3);
-  font-size: 14px;
+  font-size: var(--note);
   padding-left: 8px;
 `

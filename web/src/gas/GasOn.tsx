@@ -55,7 +55,7 @@ export function GasOn({ answer, on, onChange }: GasOnProps) {
               answer.index.inletGauge_Pa < answer.index.farGauge_Pa
                 ? `, ${show(answer.index.farGauge_Pa - answer.index.inletGauge_Pa, 'gas-pressure')} in its connector`
                 : ''}
-              . Proving aims at{' '}
+              . The test aims at{' '}
               <b>{show(answer.index.inletGauge_Pa ?? answer.index.farGauge_Pa, 'gas-pressure')}</b>.
             </>
           ) : (

@@ -224,7 +224,7 @@ const Evidence = styled.div`
   gap: 4px;
   padding-top: 8px;
   p {
-    font-size: 15px;
+    font-size: var(--small);
     line-height: 20px;
     color: var(--ink-2);
   }

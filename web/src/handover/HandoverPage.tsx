@@ -20,6 +20,7 @@ import { Button } from '../ui/Button'
 import { dayTime } from '../ui/dates'
 import { Mark } from '../ui/icons'
 import { VerdictChip } from '../ui/VerdictChip'
+import { phone } from '../ui/phone'
 
 /** What is still missing, then the sheet, then the signature that freezes it. */
 export function HandoverPage() {
@@ -258,7 +259,7 @@ function Revisions() {
 const Page = styled.div`
   padding: 14px 32px 32px 24px;
   max-width: 980px;
-  @media (max-width: 720px) {
+  ${phone} {
     padding: 12px 14px 24px 12px;
   }
   section {
@@ -308,7 +309,7 @@ const SignForm = styled.form`
   }
   label {
     display: block;
-    font-size: 15px;
+    font-size: var(--small);
     color: var(--ink-2);
   }
   input {
@@ -317,7 +318,7 @@ const SignForm = styled.form`
     background: transparent;
     border: 0;
     border-bottom: 2px solid var(--ink);
-    font: 450 26px/32px var(--head);
+    font: 450 var(--head-1)/32px var(--head);
     padding: 4px;
   }
 `

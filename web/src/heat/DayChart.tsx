@@ -6,6 +6,7 @@ import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Choice } from '../ui/fields'
 import { chartFont, dashes, still, useChartLook } from './chartLook'
+import { phone } from '../ui/phone'
 
 interface DayChartProps {
   readonly results: readonly { readonly one: OptionAnswer; readonly result: DrawOffResult }[]
@@ -157,7 +158,7 @@ const Frame = styled.div`
   height: 320px;
   margin: 8px 0;
   position: relative;
-  @media (max-width: 720px) {
+  ${phone} {
     height: 380px;
   }
 `

@@ -226,7 +226,7 @@ const Bar = styled.div`
   flex-wrap: wrap;
   min-height: 48px;
   color: var(--ink-2);
-  font-size: 15px;
+  font-size: var(--small);
   progress {
     width: 180px;
     height: 10px;
@@ -246,12 +246,12 @@ const List = styled.ul`
     display: flex;
     gap: 8px;
     align-items: center;
-    font: 650 16px/22px var(--head);
+    font: 650 var(--plain)/22px var(--head);
     margin: 0;
   }
   p {
     color: var(--ink-2);
-    font-size: 15px;
+    font-size: var(--small);
     line-height: 20px;
     padding-left: 26px;
   }

@@ -26,6 +26,7 @@ import { Choice, InlineCount, InlineText } from '../ui/fields'
 import { Mark } from '../ui/icons'
 import { knownOf, QuantityCell, rowId } from '../ui/QuantityRow'
 import { NotesHere } from '../ui/SheetPage'
+import { phone } from '../ui/phone'
 
 const kindWords: Readonly<Record<OptionKind, string>> = {
   combination: 'Heats as it runs',
@@ -529,7 +530,7 @@ const Scroll = styled.div`
   table {
     border-collapse: collapse;
     min-width: 100%;
-    font-size: 15px;
+    font-size: var(--small);
     line-height: 19px;
   }
   th,
@@ -545,13 +546,13 @@ const Scroll = styled.div`
     min-width: 200px;
     max-width: 260px;
     small {
-      font: 400 14px/18px var(--text);
+      font: 400 var(--note)/18px var(--text);
       color: var(--ink-3);
       display: block;
       padding-left: 4px;
     }
     textarea {
-      font: 650 17px/20px var(--head);
+      font: 650 var(--lead)/20px var(--head);
       border-bottom: 0;
     }
   }
@@ -568,10 +569,10 @@ const Scroll = styled.div`
     min-width: 150px;
   }
   tr[data-kind='strong'] td {
-    font-size: 16px;
+    font-size: var(--plain);
   }
   tr[data-kind='head'] th {
-    font: 650 15px/20px var(--head);
+    font: 650 var(--small)/20px var(--head);
     color: var(--ink);
     padding-top: 14px;
     border-bottom: 1.5px solid var(--ink);
@@ -586,10 +587,10 @@ const Scroll = styled.div`
   td i {
     font-style: normal;
     color: var(--pencil);
-    font-size: 14px;
+    font-size: var(--note);
   }
   small {
-    font-size: 14px;
+    font-size: var(--note);
     color: var(--ink-3);
   }
   [data-chosen] {
@@ -598,7 +599,7 @@ const Scroll = styled.div`
   li {
     display: flex;
     gap: 6px;
-    font-size: 14px;
+    font-size: var(--note);
     line-height: 17px;
     padding: 2px 0;
     svg {
@@ -609,11 +610,11 @@ const Scroll = styled.div`
   td ul {
     max-width: 230px;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     tbody th {
       min-width: 104px;
       width: 104px;
-      font-size: 14px;
+      font-size: var(--note);
       line-height: 17px;
       padding-left: 0;
     }
@@ -638,13 +639,13 @@ const Chosen = styled.div`
   align-items: end;
   p {
     grid-column: 1 / -1;
-    font-size: 15px;
+    font-size: var(--small);
     color: var(--look);
   }
   button {
     justify-self: start;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     grid-template-columns: 1fr;
   }
 `

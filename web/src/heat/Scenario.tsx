@@ -9,6 +9,7 @@ import { Drop } from '../ui/Drop'
 import { Prose } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Choice, InlineCount } from '../ui/fields'
+import { phone } from '../ui/phone'
 
 const hhmm = (seconds: number) =>
   `${String(Math.floor(seconds / 3600)).padStart(2, '0')}:${String(Math.floor((seconds % 3600) / 60)).padStart(2, '0')}`
@@ -157,11 +158,11 @@ const Rows = styled.ul`
       display: flex;
       gap: 6px;
       align-items: center;
-      font-size: 15px;
+      font-size: var(--small);
       color: var(--ink-2);
     }
   }
-  @media (max-width: 720px) {
+  ${phone} {
     li {
       grid-template-columns: 70px 56px minmax(0, 1fr) 32px;
       > span {
@@ -184,7 +185,7 @@ const Small = styled(TextField)`
   small {
     display: block;
     color: var(--stop);
-    font-size: 14px;
+    font-size: var(--note);
     line-height: 17px;
   }
   @media (pointer: coarse) {

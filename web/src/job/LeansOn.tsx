@@ -6,6 +6,7 @@ import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
 import { useWorker } from '../work/useWorker'
+import { phone } from '../ui/phone'
 
 /** Long enough that one does not ask at every keystroke. */
 const pause_ms = 700
@@ -95,7 +96,7 @@ const Trying = styled.div`
   align-items: center;
   flex-wrap: wrap;
   padding: 6px 0;
-  font-size: 15px;
+  font-size: var(--small);
   color: var(--ink-2);
   progress {
     width: 160px;
@@ -104,7 +105,7 @@ const Trying = styled.div`
 `
 const None = styled.p`
   color: var(--ink-2);
-  font-size: 15px;
+  font-size: var(--small);
   padding: 6px 0;
 `
 const List = styled.ul`
@@ -123,11 +124,11 @@ const List = styled.ul`
     justify-self: end;
   }
   small {
-    font-size: 14px;
+    font-size: var(--note);
     line-height: 18px;
     color: var(--ink-3);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     li {
       grid-template-columns: 22px minmax(0, 1fr) auto;
     }

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import styled from 'styled-components'
 import { InlineText } from '../ui/fields'
 import { useJob } from './JobContext'
+import { phone } from '../ui/phone'
 
 const blank: Maker = { make: '', model: '', serial: '', year: null }
 const fields = [
@@ -93,9 +94,9 @@ const Row = styled.div`
   > small {
     grid-column: 1 / -1;
     color: var(--stop);
-    font-size: 14px;
+    font-size: var(--note);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     grid-template-columns: 1fr 1fr;
     > span {
       grid-column: 1 / -1;
@@ -108,13 +109,13 @@ const Fold = styled.details`
   summary {
     cursor: pointer;
     min-height: 32px;
-    font: 650 15px/24px var(--text);
+    font: 650 var(--small)/24px var(--text);
     color: var(--ink-2);
   }
   summary small {
     font-weight: 400;
     color: var(--ink-3);
     margin-left: 12px;
-    font-size: 14px;
+    font-size: var(--note);
   }
 `

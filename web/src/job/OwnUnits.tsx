@@ -77,7 +77,7 @@ const Frame = styled.details`
   padding: 8px;
   summary {
     cursor: pointer;
-    font: 650 15px/22px var(--head);
+    font: 650 var(--small)/22px var(--head);
     min-height: 40px;
     padding: 9px 0;
   }
@@ -86,10 +86,10 @@ const Frame = styled.details`
     grid-template-columns: 1fr 130px;
     gap: 10px;
     align-items: center;
-    font-size: 15px;
+    font-size: var(--small);
   }
   p {
     color: var(--stop);
-    font-size: 14px;
+    font-size: var(--note);
   }
 `

@@ -5,6 +5,7 @@ import styled from 'styled-components'
 import { useJob } from './JobContext'
 import { SectionHead } from '../ui/Answer'
 import { InlineText } from '../ui/fields'
+import { phone } from '../ui/phone'
 
 /** Where good people disagree: both reasons, the side this job takes, and why. */
 export function Schools({
@@ -82,14 +83,14 @@ const One = styled.div`
   display: grid;
   gap: 8px;
   h4 {
-    font: 650 16px/22px var(--head);
+    font: 650 var(--plain)/22px var(--head);
     margin: 0;
     display: flex;
     flex-wrap: wrap;
     gap: 0 12px;
     align-items: baseline;
     small {
-      font: 400 14px/20px var(--text);
+      font: 400 var(--note)/20px var(--text);
       color: var(--ink-3);
     }
   }
@@ -110,7 +111,7 @@ const One = styled.div`
         font-weight: 650;
       }
       span {
-        font-size: 14px;
+        font-size: var(--note);
         line-height: 18px;
         color: var(--ink-2);
       }
@@ -126,7 +127,7 @@ const One = styled.div`
       cursor: default;
     }
   }
-  @media (max-width: 720px) {
+  ${phone} {
     [role='radiogroup'] {
       grid-template-columns: 1fr;
     }

@@ -46,7 +46,7 @@ const List = styled.ul`
     border-bottom: 0.8px solid var(--hair);
   }
   small {
-    font-size: 14px;
+    font-size: var(--note);
     color: var(--ink-3);
   }
 `

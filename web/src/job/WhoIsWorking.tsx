@@ -2,6 +2,7 @@ import { lazy, Suspense, useRef, useState } from 'react'
 import { Button as AriaButton } from 'react-aria-components'
 import styled from 'styled-components'
 import { useWho } from './WhoContext'
+import { phone } from '../ui/phone'
 
 const WhoMenu = lazy(async () => ({ default: (await import('./WhoMenu')).WhoMenu }))
 
@@ -38,7 +39,7 @@ const Trigger = styled(AriaButton)`
   height: 100%;
   min-height: 44px;
   cursor: pointer;
-  font: 400 15px/20px var(--text);
+  font: 400 var(--small)/20px var(--text);
   white-space: nowrap;
   &[data-none] {
     color: var(--ember-ink);
@@ -49,7 +50,7 @@ const Trigger = styled(AriaButton)`
   &[data-hovered] {
     background: var(--sunk);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     padding: 0 8px;
     max-width: 96px;
     overflow: hidden;

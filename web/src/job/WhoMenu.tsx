@@ -53,7 +53,7 @@ const Pop = styled(Popover)`
   overflow: auto;
 `
 const Title = styled.h2`
-  font: 650 17px/20px var(--head);
+  font: 650 var(--lead)/20px var(--head);
   padding: 0 8px 8px;
   border-bottom: 1.5px solid var(--ink);
 `
@@ -65,7 +65,7 @@ const Item = styled(ListBoxItem)`
   border-bottom: 0.8px solid var(--hair);
   span {
     color: var(--ink-2);
-    font-size: 14px;
+    font-size: var(--note);
   }
   &[data-selected],
   &[data-hovered],

@@ -16,6 +16,7 @@ import { ImportJob } from './ImportJob'
 import { NewJobForm } from './NewJobForm'
 import { Narrowing } from './Narrowing'
 import { RowActions } from './RowActions'
+import { phone } from '../ui/phone'
 
 const size = 25
 
@@ -363,13 +364,13 @@ const Page = styled.div`
     }
   }
   kbd {
-    font: 400 14px/18px var(--text);
+    font: 400 var(--note)/18px var(--text);
     border: 1px solid var(--rule);
     padding: 0 5px;
     border-radius: 2px;
     color: var(--ink-2);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     main {
       padding: 16px 14px 40px;
     }
@@ -398,7 +399,7 @@ const Top = styled.header`
   i {
     flex: 1;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     padding: 0 0 0 14px;
     a b {
       display: none;
@@ -423,7 +424,7 @@ const Find = styled(SearchField)`
   min-width: 220px;
   label {
     display: block;
-    font-size: 15px;
+    font-size: var(--small);
     color: var(--ink-2);
   }
   input {
@@ -432,7 +433,7 @@ const Find = styled(SearchField)`
     border: 0;
     border-bottom: 1.5px solid var(--ink);
     background: transparent;
-    font-size: 18px;
+    font-size: var(--large);
     padding: 4px;
     border-radius: 0;
   }
@@ -465,15 +466,15 @@ const Row = styled(Link)`
     outline-offset: -3px;
   }
   strong {
-    font: 650 20px/24px var(--head);
+    font: 650 var(--head-3)/24px var(--head);
     display: block;
   }
   b {
-    font: 650 17px/20px var(--head);
+    font: 650 var(--lead)/20px var(--head);
     display: block;
   }
   small {
-    font-size: 14px;
+    font-size: var(--note);
     line-height: 18px;
     color: var(--ink-3);
     display: block;
@@ -490,7 +491,7 @@ const Row = styled(Link)`
     align-items: center;
     font-style: normal;
     font-weight: 650;
-    font-size: 15px;
+    font-size: var(--small);
   }
   em[data-kind='stop'] {
     color: var(--stop);
@@ -543,7 +544,7 @@ const Tagged = styled.span`
   background: var(--off-bg);
   color: var(--off-fg);
   padding: 5px 12px 5px 18px;
-  font: 650 15px/18px var(--head);
+  font: 650 var(--small)/18px var(--head);
   clip-path: polygon(9px 0, 100% 0, 100% 100%, 9px 100%, 0 calc(100% - 9px), 0 9px);
   white-space: nowrap;
 `
@@ -556,8 +557,8 @@ const Pages = styled.nav`
 const Hint = styled.p`
   margin-top: 18px;
   color: var(--ink-3);
-  font-size: 14px;
-  @media (max-width: 720px) {
+  font-size: var(--note);
+  ${phone} {
     display: none;
   }
 `

@@ -98,7 +98,7 @@ const Take = styled.label`
     display: block;
     position: relative;
     color: var(--ink-2);
-    font-size: 15px;
+    font-size: var(--small);
     max-width: 340px;
   }
   small[role='alert'] {

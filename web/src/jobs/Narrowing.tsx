@@ -4,6 +4,7 @@ import styled from 'styled-components'
 import { Button } from '../ui/Button'
 import { LateChoice } from '../ui/LateChoice'
 import { stageWords } from './stageWords'
+import { phone } from '../ui/phone'
 
 const sortWords: Readonly<Record<BoardQuery['sort'], string>> = {
   changed: 'Last changed',
@@ -61,7 +62,7 @@ const Line = styled.div`
   > div {
     width: 230px;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     > div {
       width: calc(50% - 12px);
     }

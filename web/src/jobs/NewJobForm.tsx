@@ -10,6 +10,7 @@ import { aJob } from '../api/queries'
 import { useWho } from '../job/WhoContext'
 import { Button } from '../ui/Button'
 import { LateChoice } from '../ui/LateChoice'
+import { phone } from '../ui/phone'
 
 const longest = { name: 120, address: 300 }
 
@@ -117,7 +118,7 @@ const Frame = styled.form`
   align-items: start;
   label {
     display: block;
-    font-size: 15px;
+    font-size: var(--small);
     line-height: 20px;
     color: var(--ink-2);
   }
@@ -127,14 +128,14 @@ const Frame = styled.form`
     border: 0;
     border-bottom: 1.5px solid var(--ink);
     background: transparent;
-    font-size: 20px;
+    font-size: var(--head-3);
     padding: 4px;
     border-radius: 0;
   }
   .react-aria-FieldError,
   small {
     color: var(--stop);
-    font-size: 15px;
+    font-size: var(--small);
   }
   > div:last-child {
     grid-column: 1 / -1;
@@ -144,9 +145,9 @@ const Frame = styled.form`
   }
   .react-aria-Select button {
     min-height: 48px;
-    font-size: 18px;
+    font-size: var(--large);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     grid-template-columns: 1fr;
   }
 `

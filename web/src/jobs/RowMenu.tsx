@@ -90,7 +90,7 @@ const Pop = styled(Popover)`
   width: min(340px, calc(100vw - 24px));
   [role='alert'] {
     color: var(--stop);
-    font-size: 15px;
+    font-size: var(--small);
   }
 `
 const Part = styled.form`
@@ -102,7 +102,7 @@ const Part = styled.form`
     padding-top: 12px;
   }
   label {
-    font: 650 15px/20px var(--head);
+    font: 650 var(--small)/20px var(--head);
   }
   input {
     width: 100%;
@@ -110,12 +110,12 @@ const Part = styled.form`
     border: 0;
     border-bottom: 1.5px solid var(--ink);
     background: var(--paper);
-    font-size: 16px;
+    font-size: var(--plain);
     padding: 4px;
     border-radius: 0;
   }
   p {
-    font-size: 14px;
+    font-size: var(--note);
     line-height: 18px;
     color: var(--ink-3);
   }

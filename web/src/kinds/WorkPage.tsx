@@ -25,6 +25,7 @@ import { Choice } from '../ui/fields'
 import { SheetHead } from '../ui/SheetHead'
 import { SheetPage } from '../ui/SheetPage'
 import { CheckSheet } from '../shell/CheckSheet'
+import { phone } from '../ui/phone'
 
 /** What the work is, one or several: what is asked follows from it. Wider later, nothing that is filled is lost. */
 export function WorkPage() {
@@ -176,7 +177,7 @@ const Kinds = styled(CheckboxGroup)`
   gap: 0 28px;
   margin: 6px 0 14px;
   border-top: 1.5px solid var(--ink);
-  @media (max-width: 720px) {
+  ${phone} {
     grid-template-columns: 1fr;
   }
 `
@@ -221,12 +222,12 @@ const Kind = styled(Checkbox)`
   }
   b {
     display: block;
-    font: 650 18px/23px var(--head);
+    font: 650 var(--large)/23px var(--head);
   }
   small {
     display: block;
     color: var(--ink-2);
-    font-size: 15px;
+    font-size: var(--small);
     line-height: 20px;
     text-wrap: pretty;
   }
@@ -242,6 +243,6 @@ const Take = styled.div`
   margin: 14px 0 6px;
   small {
     color: var(--stop);
-    font-size: 15px;
+    font-size: var(--small);
   }
 `

@@ -171,7 +171,7 @@ const Row = styled.li`
   small {
     display: block;
     color: var(--ink-2);
-    font-size: 15px;
+    font-size: var(--small);
   }
 `
 const Head = styled.div`
@@ -180,7 +180,7 @@ const Head = styled.div`
   justify-content: space-between;
   align-items: baseline;
   b {
-    font: 650 17px/23px var(--head);
+    font: 650 var(--lead)/23px var(--head);
   }
   button {
     flex: none;

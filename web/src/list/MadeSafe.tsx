@@ -10,6 +10,7 @@ import { Button } from '../ui/Button'
 import { dayTime } from '../ui/dates'
 import { Choice } from '../ui/fields'
 import { Mark } from '../ui/icons'
+import { phone } from '../ui/phone'
 
 type How = BodyOf<'made-safe'>['how']
 const hows: readonly { readonly id: How; readonly text: string }[] = [
@@ -117,7 +118,7 @@ const Made = styled.div`
   small {
     display: block;
     color: var(--ink-2);
-    font-size: 15px;
+    font-size: var(--small);
   }
 `
 const Form = styled.form`
@@ -128,7 +129,7 @@ const Form = styled.form`
   align-items: end;
   label {
     display: block;
-    font: 400 15px/20px var(--text);
+    font: 400 var(--small)/20px var(--text);
     color: var(--ink-2);
   }
   input {
@@ -148,9 +149,9 @@ const Form = styled.form`
   }
   small {
     color: var(--stop);
-    font-size: 15px;
+    font-size: var(--small);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     grid-template-columns: 1fr;
     input {
       min-height: 48px;

@@ -191,13 +191,13 @@ const Frame = styled.form`
   max-width: 520px;
   label {
     display: block;
-    font-size: 15px;
+    font-size: var(--small);
     color: var(--ink-2);
   }
   input {
     width: 100%;
     min-height: 40px;
-    font-size: 18px;
+    font-size: var(--large);
     background: transparent;
     border: 0;
     border-bottom: 1.5px solid var(--ink);
@@ -205,11 +205,11 @@ const Frame = styled.form`
     padding: 4px;
   }
   [slot='description'] {
-    font-size: 14px;
+    font-size: var(--note);
     color: var(--ink-3);
   }
   .react-aria-FieldError {
-    font-size: 14px;
+    font-size: var(--note);
     color: var(--stop);
   }
   > div:last-child {

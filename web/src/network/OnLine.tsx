@@ -9,11 +9,11 @@ export const OnLine = styled.div`
   align-items: center;
   padding: 4px 0;
   > span {
-    font: 650 15px/20px var(--head);
+    font: 650 var(--small)/20px var(--head);
   }
   p {
     color: var(--ink-2);
-    font-size: 15px;
+    font-size: var(--small);
     flex: 1 1 260px;
   }
   p b {
@@ -32,7 +32,7 @@ export const OnGroup = styled(ToggleButtonGroup)`
     min-height: 36px;
     padding: 4px 12px;
     cursor: pointer;
-    font: 450 15px/20px var(--text);
+    font: 450 var(--small)/20px var(--text);
     &[data-selected] {
       border: 1.5px solid var(--ink);
       color: var(--ink);

@@ -7,6 +7,7 @@ import { Button } from '../ui/Button'
 import { rowId } from '../ui/QuantityRow'
 import { NotesHere, usePlacesNoted } from '../ui/SheetPage'
 import type { PipeOps, Pipes } from './usePipes'
+import { phone } from '../ui/phone'
 
 /** What a row shows beside its name and length, column by column. */
 export interface RowFigures {
@@ -483,23 +484,23 @@ const Scroll = styled.div`
   padding: 6px 14px 8px 24px;
   border-top: 1.2px solid var(--rule);
   > small {
-    font-size: 14px;
+    font-size: var(--note);
     color: var(--ink-3);
     display: block;
     padding: 4px 0;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     margin: 0 -14px 0 -12px;
     padding: 6px 14px 8px 12px;
   }
 `
 const Grid = styled.div`
   overflow-x: auto;
-  font-size: 15.5px;
+  font-size: var(--small);
   > * {
     min-width: 620px;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     --columns: minmax(0, 1fr) 50px 58px 62px !important;
     > * {
       min-width: 0;
@@ -517,7 +518,7 @@ const Head = styled.div`
   align-items: end;
   border-bottom: 1.5px solid var(--ink);
   padding: 4px 6px;
-  font: 650 15px/20px var(--head);
+  font: 650 var(--small)/20px var(--head);
   span {
     text-align: right;
   }
@@ -525,7 +526,7 @@ const Head = styled.div`
     text-align: left;
   }
   i {
-    font: 400 14px/20px var(--text);
+    font: 400 var(--note)/20px var(--text);
     color: var(--ink-3);
     font-style: normal;
     display: block;
@@ -600,7 +601,7 @@ const Row = styled.div`
   }
   em {
     font-style: normal;
-    font-size: 14px;
+    font-size: var(--note);
     border: 1px solid var(--rule);
     border-radius: 2px;
     padding: 0 6px;
@@ -616,7 +617,7 @@ const Row = styled.div`
     min-width: 0;
     box-sizing: border-box;
     min-height: 28px;
-    font: 450 15.5px/20px var(--text);
+    font: 450 var(--small)/20px var(--text);
     background: var(--paper);
     border: 0;
     border-bottom: 2px solid var(--ink);
@@ -634,7 +635,7 @@ const Says = styled.div`
   color: var(--ink);
   border-bottom: 1.5px solid var(--stop);
   padding: 6px 8px;
-  font-size: 15px;
+  font-size: var(--small);
   line-height: 19px;
   text-align: right;
 `
@@ -652,13 +653,13 @@ const Keys = styled.div`
   align-items: center;
   padding: 10px 0 4px;
   span {
-    font-size: 14px;
+    font-size: var(--note);
     line-height: 20px;
     color: var(--ink-3);
     flex: 1 1 260px;
   }
   kbd {
-    font: 650 14px/18px var(--text);
+    font: 650 var(--note)/18px var(--text);
     border: 1px solid var(--rule);
     border-radius: 2px;
     padding: 0 5px;

@@ -8,6 +8,7 @@ import { Button } from '../ui/Button'
 import { Choice, InlineCount, InlineText } from '../ui/fields'
 import { knownOf, Ledger, QuantityRow } from '../ui/QuantityRow'
 import type { Pipes } from './usePipes'
+import { phone } from '../ui/phone'
 
 interface PipeEditorProps {
   readonly pipes: Pipes
@@ -141,7 +142,7 @@ const Panel = styled.section`
   margin: 4px -14px 8px -24px;
   padding: 4px 14px 12px 24px;
   background: color-mix(in srgb, var(--select) 45%, var(--paper));
-  @media (max-width: 720px) {
+  ${phone} {
     margin: 4px -14px 8px -12px;
     padding: 4px 14px 12px 12px;
   }
@@ -151,7 +152,7 @@ export const PipeGrid = styled.div`
   grid-template-columns: repeat(3, minmax(0, 1fr));
   gap: 10px 20px;
   margin: 8px 0;
-  @media (max-width: 720px) {
+  ${phone} {
     grid-template-columns: 1fr;
   }
 `

@@ -167,7 +167,7 @@ function PriceInput({
 
 const Generic = styled.small`
   color: var(--ink-3);
-  font-size: 14px;
+  font-size: var(--note);
 `
 const PriceBox = styled.span`
   display: inline-grid;
@@ -180,7 +180,7 @@ const PriceBox = styled.span`
     border: 0;
     border-bottom: 1.5px dashed var(--pencil);
     color: var(--pencil);
-    font: 450 15.5px/20px var(--text);
+    font: 450 var(--small)/20px var(--text);
     font-feature-settings: 'tnum';
     padding: 2px 4px;
     &:hover {
@@ -193,7 +193,7 @@ const PriceBox = styled.span`
   }
   small {
     color: var(--stop);
-    font-size: 14px;
+    font-size: var(--note);
   }
   @media (pointer: coarse) {
     input {

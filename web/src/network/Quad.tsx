@@ -1,4 +1,5 @@
 import styled from 'styled-components'
+import { phone } from '../ui/phone'
 
 /** Squared paper behind a drawing; a tall one scrolls inside. */
 export const Quad = styled.div`
@@ -18,7 +19,7 @@ export const Quad = styled.div`
       color-mix(in srgb, var(--hair) 45%, transparent) 0 0.8px,
       transparent 0.8px 15px
     );
-  @media (max-width: 720px) {
+  ${phone} {
     margin: 4px -14px 0 -12px;
     padding: 0 10px 6px 10px;
   }
@@ -26,7 +27,7 @@ export const Quad = styled.div`
 
 /** What one might do, in the margin, while nothing is picked. */
 export const Hint = styled.p`
-  font-size: 15px;
+  font-size: var(--small);
   line-height: 20px;
   color: var(--ink-3);
   padding-bottom: 8px;

@@ -4,14 +4,14 @@ import styled from 'styled-components'
 export const SizesFrame = styled.section`
   padding-bottom: 12px;
   h3 {
-    font: 650 20px/24px var(--head);
+    font: 650 var(--head-3)/24px var(--head);
     small {
-      font: 400 15px/20px var(--text);
+      font: 400 var(--small)/20px var(--text);
       color: var(--ink-3);
     }
   }
   p {
-    font-size: 15px;
+    font-size: var(--small);
     color: var(--ink-2);
   }
   li {
@@ -27,7 +27,7 @@ export const SizesFrame = styled.section`
     }
     div {
       display: grid;
-      font-size: 15px;
+      font-size: var(--small);
       line-height: 19px;
     }
     em {

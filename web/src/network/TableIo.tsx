@@ -77,7 +77,7 @@ const Opener = styled(AriaButton)`
   min-height: 28px;
   cursor: pointer;
   color: var(--ember-ink);
-  font: 650 16px/20px var(--text);
+  font: 650 var(--plain)/20px var(--text);
   text-decoration: underline;
   text-decoration-thickness: 2px;
   text-underline-offset: 3px;

@@ -98,14 +98,14 @@ const Box = styled.div`
     color: var(--ink-2);
   }
   label {
-    font: 400 15px/20px var(--text);
+    font: 400 var(--small)/20px var(--text);
     color: var(--ink-2);
   }
   textarea {
     width: 100%;
     min-width: 0;
     box-sizing: border-box;
-    font: 450 15px/21px var(--text);
+    font: 450 var(--small)/21px var(--text);
     font-feature-settings: 'tnum';
     background: var(--sheet);
     border: 1.2px solid var(--rule);
@@ -119,7 +119,7 @@ const Wrong = styled.ul`
   background: var(--stop-wash);
   padding: 8px 12px 8px 28px;
   list-style: square;
-  font-size: 15px;
+  font-size: var(--small);
 `
 const Actions = styled.div`
   display: flex;

@@ -405,7 +405,7 @@ const Beside = styled.div`
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   gap: 24px;
   padding: 6px 0;
-  font-size: 15px;
+  font-size: var(--small);
   line-height: 20px;
   color: var(--ink-2);
   b {
@@ -422,7 +422,7 @@ const Name = styled.button`
   padding: 4px 0;
   min-height: 32px;
   cursor: pointer;
-  font: 450 16px/20px var(--text);
+  font: 450 var(--plain)/20px var(--text);
   text-align: left;
   &:hover,
   &[aria-pressed='true'] {

@@ -13,6 +13,7 @@ import { NotesHere } from '../ui/SheetPage'
 import { Cell, Figure, Row, Table } from '../ui/Table'
 import { Worked } from '../ui/Worked'
 import { DischargeRun } from './DischargeRun'
+import { phone } from '../ui/phone'
 
 /** One relief valve: its facts, the parts behind it, its capacity against what is put in, and its discharge. */
 export function Valve({
@@ -296,7 +297,7 @@ const Looks = styled.div`
     align-items: center;
     color: var(--ink-2);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     label {
       grid-template-columns: 110px minmax(0, 1fr);
       width: 100%;
@@ -309,7 +310,7 @@ const Held = styled.div`
   gap: 24px;
   padding: 6px 0;
   h4 {
-    font: 650 15px/22px var(--head);
+    font: 650 var(--small)/22px var(--head);
     display: flex;
     gap: 8px;
     align-items: center;
@@ -317,7 +318,7 @@ const Held = styled.div`
   }
   p {
     color: var(--ink-2);
-    font-size: 15px;
+    font-size: var(--small);
     line-height: 20px;
   }
   b {

@@ -12,6 +12,7 @@ import { Adds, Drop } from '../ui/Drop'
 import { Choice } from '../ui/fields'
 import { rowId } from '../ui/QuantityRow'
 import { NotesHere } from '../ui/SheetPage'
+import { phone } from '../ui/phone'
 
 /** The cold feed of the store in the way of the water: what comes after what, and which way its arrow points. */
 export function InletGroup() {
@@ -173,7 +174,7 @@ const Line = styled.ol`
     padding: 8px 14px 4px 0;
     min-width: 138px;
     max-width: 190px;
-    font-size: 15px;
+    font-size: var(--small);
     position: relative;
     display: grid;
     align-content: space-between;
@@ -203,7 +204,7 @@ const Line = styled.ol`
     gap: 14px;
     align-items: center;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     flex-direction: column;
     li {
       max-width: none;

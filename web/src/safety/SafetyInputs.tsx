@@ -150,7 +150,7 @@ const Heater = styled(Link)`
   ${row} grid-template-columns: minmax(0, 1fr) minmax(96px, 0.4fr);
   text-decoration: none;
   small {
-    font-size: 14px;
+    font-size: var(--note);
     color: var(--ink-3);
   }
   &:hover {

@@ -144,7 +144,7 @@ const Bar = styled.div`
   span {
     flex: 1;
     min-width: 180px;
-    font-size: 15px;
+    font-size: var(--small);
   }
   a {
     color: var(--ember-ink);

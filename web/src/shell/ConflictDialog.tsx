@@ -73,11 +73,11 @@ const Sheet = styled(Dialog)`
   display: grid;
   gap: 12px;
   h2 {
-    font: 650 24px/28px var(--head);
+    font: 650 var(--head-2)/28px var(--head);
   }
   th {
     text-align: left;
-    font: 650 15px/20px var(--head);
+    font: 650 var(--small)/20px var(--head);
     border-bottom: 1.5px solid var(--ink);
   }
   td,

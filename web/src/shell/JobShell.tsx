@@ -19,6 +19,7 @@ import { SheetBoundary } from './SheetBoundary'
 import { stageNames } from './stages'
 import { ThemeSwitch } from '../ui/ThemeSwitch'
 import { Unsafe } from './Unsafe'
+import { phone } from '../ui/phone'
 
 export function JobShell() {
   const { jobId = '', sheet = 'site' } = useParams()
@@ -182,7 +183,7 @@ const Frame = styled.div`
   grid-template:
     'brand title' 44px 'riser tabs' 48px 'riser body' minmax(0, 1fr)
     'strip strip' auto / 152px minmax(0, 1fr);
-  @media (max-width: 720px) {
+  ${phone} {
     grid-template:
       'brand title' 52px 'riser tabs' 44px 'riser body' minmax(0, 1fr)
       'strip strip' auto / 44px minmax(0, 1fr);
@@ -225,7 +226,7 @@ const Brand = styled(Link)`
   border-right: 0.8px solid var(--hair);
   font: 650 23px/28px var(--head);
   padding-top: 10px;
-  @media (max-width: 720px) {
+  ${phone} {
     padding: 0 0 0 9px;
     span {
       display: none;
@@ -244,7 +245,7 @@ const Title = styled.header`
   border-bottom: 0.8px solid var(--hair);
   min-width: 0;
   h1 {
-    font: 650 17px/20px var(--head);
+    font: 650 var(--lead)/20px var(--head);
     padding: 0 16px 0 24px;
     white-space: nowrap;
     overflow: hidden;
@@ -254,7 +255,7 @@ const Title = styled.header`
   }
   > span {
     padding: 0 16px;
-    font-size: 15px;
+    font-size: var(--small);
     color: var(--ink-2);
     border-left: 0.8px solid var(--hair);
     height: 100%;
@@ -278,7 +279,7 @@ const Title = styled.header`
       display: none;
     }
   }
-  @media (max-width: 720px) {
+  ${phone} {
     h1 {
       padding: 0 8px 0 12px;
       flex: 1;
@@ -308,7 +309,7 @@ const Tab = styled(Link)`
   gap: 8px;
   padding: 0 16px;
   text-decoration: none;
-  font: 450 16px/20px var(--head);
+  font: 450 var(--plain)/20px var(--head);
   font-stretch: 92%;
   color: var(--ink-2);
   border: 0.8px solid transparent;
@@ -322,12 +323,12 @@ const Tab = styled(Link)`
   @media (max-width: 1500px) {
     padding: 0 9px;
     gap: 6px;
-    font-size: 15px;
+    font-size: var(--small);
     > span:not(.unseen) {
       max-width: 88px;
     }
   }
-  @media (max-width: 720px) {
+  ${phone} {
     padding: 0 14px;
     > span:not(.unseen) {
       text-wrap: nowrap;
@@ -335,7 +336,7 @@ const Tab = styled(Link)`
     }
   }
   small {
-    font: 650 14px/18px var(--head);
+    font: 650 var(--note)/18px var(--head);
     color: var(--ink-3);
   }
   &[data-invited]:not([aria-current]) {
@@ -381,7 +382,7 @@ const Refused = styled.div`
 `
 const Waiting = styled.p`
   padding: 80px 40px;
-  font: 450 24px/32px var(--head);
+  font: 450 var(--head-2)/32px var(--head);
   display: flex;
   gap: 16px;
   align-items: center;

@@ -13,6 +13,7 @@ import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { dayOf } from '../ui/dates'
 import { PlantSymbol } from '../ui/icons'
+import { phone } from '../ui/phone'
 
 /** The last band of every job screen: what is off on site, until it is put back by name. Never hidden, never dismissed. */
 export function OffStrip({ working }: { readonly working: boolean }) {
@@ -142,7 +143,7 @@ const Strip = styled.footer`
   color: var(--off-fg);
   overflow: hidden;
   > b {
-    font: 650 17px/20px var(--head);
+    font: 650 var(--lead)/20px var(--head);
   }
   &[data-empty] {
     min-height: 40px;
@@ -164,7 +165,7 @@ const Strip = styled.footer`
   [data-focus-visible] {
     outline-color: var(--off-fg);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     flex-wrap: wrap;
     gap: 4px 12px;
     padding: 8px 12px;
@@ -174,16 +175,16 @@ const Strip = styled.footer`
   }
 `
 const Count = styled.div`
-  font: 650 18px/22px var(--head);
+  font: 650 var(--large)/22px var(--head);
   flex: none;
   max-width: 190px;
   small {
     display: block;
-    font: 400 14px/18px var(--text);
+    font: 400 var(--note)/18px var(--text);
     color: var(--off-2);
     margin-top: 6px;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     max-width: none;
     small {
       display: none;
@@ -196,7 +197,7 @@ const Tags = styled.ul`
   flex: 1;
   min-width: 0;
   overflow: hidden;
-  @media (max-width: 720px) {
+  ${phone} {
     order: 3;
     flex-basis: 100%;
     gap: 8px;
@@ -216,17 +217,17 @@ const TagFrame = styled.li`
     flex: none;
   }
   b {
-    font: 650 17px/20px var(--head);
+    font: 650 var(--lead)/20px var(--head);
   }
   em {
     font-style: normal;
     color: var(--tag-2);
-    font-size: 15px;
+    font-size: var(--small);
     white-space: nowrap;
   }
   small {
     display: block;
-    font-size: 14px;
+    font-size: var(--note);
     line-height: 18px;
     color: var(--tag-2);
   }
@@ -258,7 +259,7 @@ const TagFrame = styled.li`
     outline-color: var(--tag-ink);
     outline-offset: -3px;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     flex: 0 0 auto;
     &[data-working] {
       flex: 0 0 auto;
@@ -285,7 +286,7 @@ const TearOff = styled.div`
   flex: none;
   button {
     min-height: 48px;
-    font: 650 16px/20px var(--head);
+    font: 650 var(--plain)/20px var(--head);
     text-decoration: underline;
     text-decoration-thickness: 2px;
     text-underline-offset: 3px;
@@ -293,7 +294,7 @@ const TearOff = styled.div`
   }
 `
 const ListButton = styled(AriaButton)`
-  font: 650 16px/20px var(--head);
+  font: 650 var(--plain)/20px var(--head);
   text-decoration: underline;
   text-underline-offset: 3px;
   min-height: 44px;
@@ -315,7 +316,7 @@ const Sheet = styled(Dialog)`
   overflow: auto;
   padding: 20px 24px;
   h2 {
-    font: 650 20px/24px var(--head);
+    font: 650 var(--head-3)/24px var(--head);
     border-bottom: 1.5px solid var(--tag-ink);
     padding-bottom: 8px;
   }
@@ -330,7 +331,7 @@ const Sheet = styled(Dialog)`
     }
     small {
       color: var(--tag-2);
-      font-size: 14px;
+      font-size: var(--note);
     }
   }
   button {
@@ -339,7 +340,7 @@ const Sheet = styled(Dialog)`
     min-height: 48px;
     cursor: pointer;
     text-decoration: underline;
-    font: 650 16px/20px var(--head);
+    font: 650 var(--plain)/20px var(--head);
     color: inherit;
   }
 `

@@ -3,6 +3,7 @@ import { useLayoutEffect, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import styled, { css } from 'styled-components'
 import { stageNames } from './stages'
+import { phone } from '../ui/phone'
 
 interface RiserProps {
   readonly judgement: Judgement
@@ -172,7 +173,7 @@ const Tower = styled.svg`
   > g {
     transform: translateX(12px);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     > g {
       transform: none;
     }
@@ -190,7 +191,7 @@ const Frame = styled.nav`
   min-height: 0;
   overflow: hidden;
   border-right: 0.8px solid var(--hair);
-  @media (max-width: 720px) {
+  ${phone} {
     width: 44px;
   }
 `
@@ -203,12 +204,12 @@ const stageLook = css`
   padding: 2px 0;
   min-height: 42px;
   b {
-    font: 650 16px/20px var(--head);
+    font: 650 var(--plain)/20px var(--head);
     font-stretch: 90%;
     color: var(--ink-3);
   }
   span {
-    font: 400 14px/18px var(--head);
+    font: 400 var(--note)/18px var(--head);
     font-stretch: 89%;
     color: var(--ink-3);
   }
@@ -222,7 +223,7 @@ const stageLook = css`
   &:hover b {
     text-decoration: underline;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     left: 0;
     width: 44px;
     right: auto;

@@ -1,5 +1,6 @@
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
+import { phone } from '../ui/phone'
 
 const words = {
   saved: 'Saved',
@@ -45,14 +46,14 @@ const Line = styled.span`
     color: var(--look) !important;
   }
   small {
-    font-size: 14px;
+    font-size: var(--note);
     overflow: hidden;
     text-overflow: ellipsis;
   }
   @media (max-width: 1000px) {
     display: flex !important;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     &:not([data-save='waiting']):not([data-save='refused']) {
       position: absolute;
       width: 1px;
@@ -64,7 +65,7 @@ const Line = styled.span`
       max-width: 84px;
       white-space: normal;
       padding: 0 8px;
-      font-size: 14px;
+      font-size: var(--note);
       line-height: 16px;
     }
   }

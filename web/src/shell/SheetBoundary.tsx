@@ -64,7 +64,7 @@ const Said = styled.div`
   padding: 24px;
   max-width: 70ch;
   h2 {
-    font: 650 24px/28px var(--head);
+    font: 650 var(--head-2)/28px var(--head);
     display: flex;
     gap: 10px;
     align-items: center;
@@ -78,7 +78,7 @@ const Said = styled.div`
   }
   small {
     color: var(--ink-3);
-    font-size: 14px;
+    font-size: var(--note);
     overflow-wrap: anywhere;
   }
 `

@@ -11,6 +11,7 @@ import {
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Mark } from '../ui/icons'
+import { phone } from '../ui/phone'
 
 const UnsafeForm = lazy(() =>
   import('../unsafe/UnsafeForm').then((module) => ({ default: module.UnsafeForm })),
@@ -54,7 +55,7 @@ const Press = styled(AriaButton)`
   background: none;
   cursor: pointer;
   color: var(--ink-2);
-  font: 450 15px/20px var(--text);
+  font: 450 var(--small)/20px var(--text);
   white-space: nowrap;
   &[data-open] {
     color: var(--stop);
@@ -67,7 +68,7 @@ const Press = styled(AriaButton)`
     outline: 3px solid var(--ink);
     outline-offset: -4px;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     padding: 0 8px;
     span {
       display: none;

@@ -118,7 +118,7 @@ const Frame = styled.section`
     color: var(--ink-2);
   }
   label {
-    font-size: 15px;
+    font-size: var(--small);
   }
   input:not([type='checkbox']) {
     width: 100%;
@@ -146,7 +146,7 @@ const Tick = styled(Checkbox)`
   align-items: center;
   min-height: 40px;
   cursor: pointer;
-  font-size: 17px;
+  font-size: var(--lead);
   border-bottom: 0.8px solid var(--hair);
   i {
     flex: none;

@@ -8,6 +8,7 @@ import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { Photos } from '../ui/Photos'
 import { Day } from './SupplyRow'
+import { phone } from '../ui/phone'
 
 const page = (place: string) =>
   place.startsWith('survey.looked.main') ||
@@ -121,7 +122,7 @@ const Frame = styled.form`
   padding: 10px 0 14px 32px;
   label {
     display: block;
-    font-size: 15px;
+    font-size: var(--small);
     color: var(--ink-2);
   }
   input:not([type='radio']):not([type='file']):not([type='checkbox']) {
@@ -135,11 +136,11 @@ const Frame = styled.form`
   }
   p {
     color: var(--stop);
-    font-size: 15px;
+    font-size: var(--small);
   }
   a {
     color: var(--ember-ink);
-    font-size: 15px;
+    font-size: var(--small);
   }
   > div {
     display: flex;
@@ -166,7 +167,7 @@ const Frame = styled.form`
   [role='radiogroup'] label[data-focus-visible] {
     outline: 3px solid var(--ink);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     padding-left: 0;
   }
 `

@@ -15,6 +15,7 @@ import { VerdictChip } from '../ui/VerdictChip'
 import { InspectForm } from './InspectForm'
 import { Toggle } from '../ui/Toggle'
 import { Snags } from '../job/Snags'
+import { phone } from '../ui/phone'
 
 const marks: Readonly<Record<InspectionVerdict, 'pass' | 'fix' | 'stop' | 'not-yet'>> = {
   sound: 'pass',
@@ -203,11 +204,11 @@ const Row = styled.li`
   }
   small {
     display: block;
-    font-size: 14px;
+    font-size: var(--note);
     line-height: 18px;
     color: var(--ink-3);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     > div:first-child {
       grid-template-columns: 22px minmax(0, 1fr) auto;
       > span:nth-of-type(2) {

@@ -97,19 +97,19 @@ const Frame = styled.form`
   display: grid;
   gap: 12px;
   h4 {
-    font: 650 20px/24px var(--head);
+    font: 650 var(--head-3)/24px var(--head);
     margin: 0;
   }
   p {
     color: var(--ink-2);
-    font-size: 15px;
+    font-size: var(--small);
     line-height: 19px;
     span {
       color: var(--ink-3);
     }
   }
   label {
-    font: 650 15px/20px var(--head);
+    font: 650 var(--small)/20px var(--head);
   }
   [role='radiogroup'] > div {
     display: flex;
@@ -139,7 +139,7 @@ const Frame = styled.form`
     border: 0;
     border-bottom: 1.5px solid var(--ink);
     background: var(--paper);
-    font-size: 16px;
+    font-size: var(--plain);
     padding: 4px;
     border-radius: 0;
   }

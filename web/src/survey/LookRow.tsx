@@ -7,6 +7,7 @@ import { EditorPopover, rowId } from '../ui/QuantityRow'
 import { NotesHere } from '../ui/SheetPage'
 import { dayTime } from '../ui/dates'
 import { LookForm } from './LookForm'
+import { phone } from '../ui/phone'
 
 /** A row of the survey that is answered by looking: the answer in ink, or in pencil while it is only assumed. */
 export function LookRow({
@@ -66,7 +67,7 @@ const Row = styled(AriaButton)`
   cursor: pointer;
   b {
     justify-self: start;
-    font: 650 16px/21px var(--text);
+    font: 650 var(--plain)/21px var(--text);
     border-bottom: 2px solid var(--ink);
   }
   b[data-pencil] {
@@ -75,7 +76,7 @@ const Row = styled(AriaButton)`
     font-weight: 450;
   }
   small {
-    font-size: 14px;
+    font-size: var(--note);
     line-height: 17px;
     color: var(--ink-3);
     overflow: hidden;
@@ -88,7 +89,7 @@ const Row = styled(AriaButton)`
   @media (pointer: coarse) {
     min-height: 48px;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     grid-template-columns: minmax(0, 1fr) auto;
     min-height: 48px;
     small {

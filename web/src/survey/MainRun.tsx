@@ -13,6 +13,7 @@ import { knownOf, QuantityCell } from '../ui/QuantityRow'
 import { saveFile } from '../ui/saveFile'
 import { useNarrow } from '../ui/useNarrow'
 import { NotesHere } from '../ui/SheetPage'
+import { phone } from '../ui/phone'
 
 /** The main with water running: two points, each a pressure and the flow drawn meanwhile, and the curve through them. */
 export function MainRun() {
@@ -191,7 +192,7 @@ const Point = styled.div`
   border-bottom: 0.8px solid var(--hair);
   > span {
     white-space: nowrap;
-    font-size: 15px;
+    font-size: var(--small);
     color: var(--ink-2);
   }
   > b {
@@ -203,7 +204,7 @@ const Point = styled.div`
       white-space: normal;
     }
   }
-  @media (max-width: 720px) {
+  ${phone} {
     grid-template-columns: 1fr 1fr;
   }
 `

@@ -154,7 +154,7 @@ const Name = styled.div`
   flex: 1;
   max-width: 420px;
   input {
-    font: 650 17px/22px var(--head);
+    font: 650 var(--lead)/22px var(--head);
     border-bottom: 0;
     padding-left: 0;
   }

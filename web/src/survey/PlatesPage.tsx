@@ -239,7 +239,7 @@ const Name = styled.div`
   flex: 1;
   max-width: 420px;
   input {
-    font: 650 17px/22px var(--head);
+    font: 650 var(--lead)/22px var(--head);
     border-bottom: 0;
     padding-left: 0;
   }
@@ -248,14 +248,14 @@ const Said = styled.div`
   display: flex;
   gap: 10px;
   align-items: center;
-  font-size: 15px;
+  font-size: var(--small);
   color: var(--ink-2);
   padding: 4px 0 12px;
   > div {
     width: 96px;
   }
   small {
-    font-size: 14px;
+    font-size: var(--note);
   }
 `
 const Add = styled.div`

@@ -124,11 +124,11 @@ const Overlay = styled(ModalOverlay)`
     outline: none;
   }
   h2 {
-    font: 700 26px/30px var(--head);
+    font: 700 var(--head-1)/30px var(--head);
     margin: 0;
   }
   h3 {
-    font: 650 15px/20px var(--head);
+    font: 650 var(--small)/20px var(--head);
     border-bottom: 1.5px solid var(--ink);
   }
   p {
@@ -137,7 +137,7 @@ const Overlay = styled(ModalOverlay)`
   li {
     padding: 4px 0;
     border-bottom: 0.8px solid var(--hair);
-    font-size: 15px;
+    font-size: var(--small);
     line-height: 20px;
   }
   [role='dialog'] > div {

@@ -5,6 +5,7 @@ import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Thumb } from '../ui/Photos'
 import { dayTime } from '../ui/dates'
+import { phone } from '../ui/phone'
 
 /** Every reading as it was taken. Any of them can be the one the design uses. */
 export function ReadingsLog() {
@@ -70,22 +71,22 @@ const Log = styled.ul`
     align-items: center;
     border-bottom: 0.8px solid var(--hair);
     min-height: 34px;
-    font-size: 15px;
+    font-size: var(--small);
   }
   small {
-    font-size: 14px;
+    font-size: var(--note);
     line-height: 17px;
     color: var(--ink-3);
   }
   i {
     font-style: normal;
-    font-size: 14px;
+    font-size: var(--note);
     color: var(--ink-2);
   }
   b {
     font-weight: 650;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     li {
       grid-template-columns: 1fr auto;
       padding: 6px 0;

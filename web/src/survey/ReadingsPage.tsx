@@ -14,6 +14,7 @@ import { LookRow } from './LookRow'
 import { MainRun } from './MainRun'
 import { SurveyRow } from '../job/SurveyRow'
 import { ReadingsLog } from './ReadingsLog'
+import { phone } from '../ui/phone'
 
 const loads = [
   { id: 'full', text: 'Everything burning' },
@@ -229,7 +230,7 @@ const Pair = styled.div`
   grid-template-columns: 1fr 1fr;
   gap: 12px 24px;
   margin: 10px 0;
-  @media (max-width: 720px) {
+  ${phone} {
     grid-template-columns: 1fr;
   }
 `

@@ -16,6 +16,7 @@ import { PracticeChoice } from './PracticeChoice'
 import { Schools } from '../job/Schools'
 import { Day, SupplyRow } from './SupplyRow'
 import { SurveyRow } from '../job/SurveyRow'
+import { phone } from '../ui/phone'
 
 export function SitePage() {
   const { draft, edit, solution, show, judgement, state } = useJob()
@@ -184,7 +185,7 @@ const Fields = styled.div`
   grid-template-columns: 1fr 1fr;
   gap: 12px 24px;
   margin: 10px 0;
-  @media (max-width: 720px) {
+  ${phone} {
     grid-template-columns: 1fr;
   }
 `

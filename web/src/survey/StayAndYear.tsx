@@ -64,7 +64,7 @@ const Row = styled.div`
   }
   label {
     display: block;
-    font-size: 15px;
+    font-size: var(--small);
     color: var(--ink-2);
   }
   input {
@@ -79,7 +79,7 @@ const Row = styled.div`
   }
   small {
     color: var(--stop);
-    font-size: 14px;
+    font-size: var(--note);
   }
   @media (pointer: coarse) {
     input {

@@ -6,6 +6,7 @@ import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { rowId } from '../ui/QuantityRow'
 import { NotesHere } from '../ui/SheetPage'
+import { phone } from '../ui/phone'
 
 const names: Readonly<Record<Utility, string>> = { water: 'Water', gas: 'Gas', power: 'Power' }
 
@@ -100,7 +101,7 @@ const Row = styled.div`
   button {
     min-height: 36px;
     padding: 4px 14px;
-    font-size: 15px;
+    font-size: var(--small);
     border-color: var(--rule);
   }
   [role='group'] {
@@ -112,7 +113,7 @@ const Row = styled.div`
     border-color: var(--ink);
   }
   small {
-    font-size: 14px;
+    font-size: var(--note);
     color: var(--ink-3);
   }
   @media (pointer: coarse) {
@@ -120,7 +121,7 @@ const Row = styled.div`
       min-height: 48px;
     }
   }
-  @media (max-width: 720px) {
+  ${phone} {
     grid-template-columns: minmax(0, 1fr) auto;
     > :last-child {
       grid-column: 1 / -1;
@@ -132,7 +133,7 @@ const Field = styled(DateField)`
   gap: 8px;
   align-items: center;
   label {
-    font-size: 15px;
+    font-size: var(--small);
     color: var(--ink-2);
   }
   .react-aria-DateInput {

@@ -241,7 +241,7 @@ const Page = styled.div`
   display: grid;
   gap: 14px;
   > small {
-    font-size: 15px;
+    font-size: var(--small);
     color: var(--ink-2);
     b {
       color: var(--ink);

@@ -7,6 +7,7 @@ import type { Outgoing } from './outbox'
 import { outbox } from './outbox'
 import { outgoingName } from './outgoingWords'
 import { useOutbox, useStoreFull } from './useOutbox'
+import { phone } from '../ui/phone'
 
 /** What did not reach the server and needs somebody: what it is, why, and what can be done. Closing a message deletes nothing. */
 export function NotSent({ jobId }: { readonly jobId: string }) {
@@ -105,7 +106,7 @@ const Line = styled.div`
     color: var(--stop);
     margin-top: 3px;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     padding: 8px 12px;
   }
 `

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react'
 import styled from 'styled-components'
+import { phone } from './phone'
 
 /** The answer: one sentence, numbers in bold, before anything else. */
 export const Answer = ({ children }: { readonly children: ReactNode }) => (
@@ -12,7 +13,7 @@ export const VerdictLine = styled.div`
   gap: 12px;
   align-items: center;
   margin: 8px 0 12px;
-  font-size: 16px;
+  font-size: var(--plain);
   color: var(--ink-2);
   b {
     color: var(--ink);
@@ -20,7 +21,7 @@ export const VerdictLine = styled.div`
   > span:last-child {
     min-width: 0;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     flex-wrap: wrap;
   }
 `
@@ -36,7 +37,7 @@ const Sentence = styled.h2`
     color: var(--ink);
     white-space: nowrap;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     font-size: 28px;
     line-height: 31px;
     b {
@@ -50,13 +51,13 @@ export const SectionHead = styled.h3.attrs({ 'data-part': true } as object)`
   justify-content: space-between;
   align-items: baseline;
   gap: 12px;
-  font: 650 16px/25px var(--head);
+  font: 650 var(--plain)/25px var(--head);
   border-bottom: 1.5px solid var(--ink);
   margin-top: 6px;
   scroll-margin-top: 8px;
   outline-offset: 2px;
   small {
-    font: 400 14px/20px var(--text);
+    font: 400 var(--note)/20px var(--text);
     color: var(--ink-3);
   }
 `

@@ -15,7 +15,7 @@ const Frame = styled(AriaButton)`
   padding: 8px 20px;
   border-radius: 4px;
   cursor: pointer;
-  font: 650 17px/22px var(--head);
+  font: 650 var(--lead)/22px var(--head);
   text-align: center;
   background: transparent;
   color: var(--ink);
@@ -55,7 +55,7 @@ const TextAction = styled(AriaButton)`
   background: none;
   cursor: pointer;
   color: var(--ember-ink);
-  font: 650 16px/20px var(--text);
+  font: 650 var(--plain)/20px var(--text);
   text-decoration: underline;
   text-decoration-thickness: 2px;
   text-underline-offset: 3px;

@@ -2,6 +2,7 @@ import styled from 'styled-components'
 import { Choice } from './fields'
 import { rowId } from './QuantityRow'
 import { NotesHere } from './SheetPage'
+import { phone } from './phone'
 
 interface ChoiceRowProps<K extends string> {
   readonly label: string
@@ -56,10 +57,10 @@ const Pick = styled.div`
   small {
     display: block;
     color: var(--ink-3);
-    font-size: 14px;
+    font-size: var(--note);
     line-height: 17px;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     grid-template-columns: minmax(0, 1fr);
     padding: 8px 0;
   }

@@ -4,6 +4,7 @@ import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Mark } from './icons'
 import { useSheet } from './sheetContext'
+import { phone } from './phone'
 
 type State = 'stop' | 'fix' | 'not-yet' | undefined
 interface Part {
@@ -118,7 +119,7 @@ const Line = styled.nav`
     align-items: center;
     gap: 6px;
     min-height: 28px;
-    font: 450 15px/20px var(--head);
+    font: 450 var(--small)/20px var(--head);
     color: var(--ink-2);
     text-decoration-color: var(--rule);
     text-underline-offset: 4px;
@@ -126,7 +127,7 @@ const Line = styled.nav`
   a:hover {
     color: var(--ink);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     flex-wrap: nowrap;
     overflow-x: auto;
     a {

@@ -1,6 +1,6 @@
 import { createGlobalStyle } from 'styled-components'
 
-/** Tokens of the two themes, and the few rules that hold everywhere. Values: the look's table. */
+/** Tokens of the two themes, sizes of type, and the few rules that hold everywhere. Values: the look's table. */
 export const GlobalStyle = createGlobalStyle`
   :root {
     --paper: #F4EFE4; --sheet: #FCF9F2; --sunk: #EAE3D4; --select: #F1E2BC; --ink: #22272A; --ink-2: #474D50; --ink-3: #5F6467; --pencil: #66635D; --rule: #8C8577; --hair: #D5CCBB;
@@ -8,6 +8,7 @@ export const GlobalStyle = createGlobalStyle`
     --pass: #1D6A3E; --look: #854F00; --stop: #A5112D; --pass-wash: #D9E6D6; --look-wash: #F6DFA9; --stop-wash: #F4D8D5;
     --off-bg: #22272A; --off-fg: #F7F2E7; --off-2: #C9C3B6; --tag: #F4EFE4; --tag-ink: #22272A; --tag-2: #4A4F52;
     --head: 'Special Gothic Variable', sans-serif; --text: 'Atkinson Hyperlegible Next Variable', sans-serif;
+    --note: 14px; --small: 15px; --plain: 16px; --lead: 17px; --large: 18px; --head-3: 20px; --head-2: 24px; --head-1: 26px;
     color-scheme: light;
   }
   :root[data-theme='cellar'] {

@@ -27,7 +27,7 @@ const Line = styled.p`
   gap: 10px;
   align-items: baseline;
   padding: 8px 0;
-  font: 450 15px/20px var(--text);
+  font: 450 var(--small)/20px var(--text);
   color: var(--look);
   max-width: 68ch;
 `

@@ -9,6 +9,7 @@ import { DrawingView } from './DrawingView'
 import { Choice, InlineCount, InlineText } from './fields'
 import { Logo, Mark, PlantSymbol } from './icons'
 import { VerdictChip } from './VerdictChip'
+import { phone } from './phone'
 
 const tokens = [
   'paper',
@@ -163,7 +164,7 @@ const Page = styled.main`
       text-decoration: none;
     }
   }
-  @media (max-width: 720px) {
+  ${phone} {
     padding: 12px 14px;
   }
 `
@@ -177,7 +178,7 @@ const Line = styled.div`
     display: inline-flex;
     align-items: center;
     gap: 8px;
-    font-size: 15px;
+    font-size: var(--small);
   }
 `
 const Swatch = styled.span`

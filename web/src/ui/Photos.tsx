@@ -6,6 +6,7 @@ import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { waitingBlob } from '../sync/useOutbox'
 import { Button } from './Button'
+import { phone } from './phone'
 
 interface PhotosProps {
   readonly label: string
@@ -184,7 +185,7 @@ const Take = styled.label`
   cursor: pointer;
   color: var(--ember-ink);
   font-weight: 650;
-  font-size: 15px;
+  font-size: var(--small);
   span {
     text-decoration: underline;
     text-decoration-thickness: 2px;
@@ -206,12 +207,12 @@ const Take = styled.label`
 `
 const Place = styled(Checkbox)`
   && {
-    font: 400 14px/18px var(--text);
+    font: 400 var(--note)/18px var(--text);
   }
   display: inline-flex;
   gap: 8px;
   align-items: center;
-  font-size: 14px;
+  font-size: var(--note);
   color: var(--ink-3);
   min-height: 32px;
   cursor: pointer;
@@ -237,7 +238,7 @@ const Picture = styled.figure`
     gap: 6px;
     align-items: center;
     max-width: 180px;
-    font-size: 14px;
+    font-size: var(--note);
     color: var(--ink-2);
     border: 1px solid var(--rule);
   }
@@ -256,7 +257,7 @@ const Picture = styled.figure`
     object-fit: cover;
   }
   button {
-    font-size: 14px;
+    font-size: var(--note);
   }
 `
 const PaperRow = styled.div`
@@ -270,16 +271,16 @@ const PaperRow = styled.div`
     overflow: hidden;
     text-overflow: ellipsis;
     white-space: nowrap;
-    font-size: 15px;
+    font-size: var(--small);
   }
   em {
     font-style: normal;
     color: var(--pencil);
-    font-size: 15px;
+    font-size: var(--small);
     border-bottom: 2px dashed var(--pencil);
     justify-self: start;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     grid-template-columns: minmax(0, 1fr) auto;
     > span {
       grid-column: 1 / -1;

@@ -19,6 +19,7 @@ import { useJob } from '../job/JobContext'
 import { Button } from './Button'
 import { Photos } from './Photos'
 import { NotesHere } from './SheetPage'
+import { phone } from './phone'
 
 export interface Entry {
   readonly si: number
@@ -374,12 +375,12 @@ const Row = styled(AriaButton)`
   cursor: pointer;
   > i {
     font-style: normal;
-    font-size: 15px;
+    font-size: var(--small);
     white-space: nowrap;
     color: var(--ink-2);
   }
   > small {
-    font-size: 14px;
+    font-size: var(--note);
     line-height: 17px;
     color: var(--ink-3);
     overflow-wrap: anywhere;
@@ -390,7 +391,7 @@ const Row = styled(AriaButton)`
   @media (pointer: coarse) {
     min-height: 48px;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     grid-template-columns: minmax(0, 1fr) auto 56px;
     min-height: 48px;
     > small {
@@ -422,12 +423,12 @@ const CellButton = styled(AriaButton)`
   min-height: 30px;
   text-align: right;
   b {
-    font-size: 16px;
+    font-size: var(--plain);
     line-height: 19px;
   }
   i {
     font-style: normal;
-    font-size: 14px;
+    font-size: var(--note);
     color: var(--ink-2);
   }
   &[data-hovered] {
@@ -450,7 +451,7 @@ const Editor = styled.form`
   gap: 12px;
   label {
     display: block;
-    font: 650 15px/20px var(--head);
+    font: 650 var(--small)/20px var(--head);
     margin-bottom: 4px;
   }
   input:focus-visible {
@@ -459,7 +460,7 @@ const Editor = styled.form`
   input:not([type='radio']) {
     width: 100%;
     min-height: 48px;
-    font: 650 24px/28px var(--text);
+    font: 650 var(--head-2)/28px var(--text);
     background: var(--paper);
     border: 0;
     border-bottom: 2px solid var(--ink);
@@ -470,7 +471,7 @@ const Editor = styled.form`
     gap: 4px;
   }
   [role='radiogroup'] + * input {
-    font-size: 16px;
+    font-size: var(--plain);
     font-weight: 400;
     min-height: 40px;
   }
@@ -490,7 +491,7 @@ const Editor = styled.form`
   [slot='description'] {
     display: block;
     color: var(--ink-2);
-    font-size: 15px;
+    font-size: var(--small);
     margin-top: 4px;
     min-height: 20px;
   }
@@ -498,13 +499,13 @@ const Editor = styled.form`
   .react-aria-FieldError {
     display: block;
     color: var(--stop);
-    font-size: 15px;
+    font-size: var(--small);
     line-height: 19px;
     margin-top: 4px;
     overflow-wrap: anywhere;
   }
   p {
-    font-size: 14px;
+    font-size: var(--note);
     line-height: 18px;
     color: var(--ink-3);
   }
@@ -514,10 +515,10 @@ const Between = styled.div`
   grid-template-columns: auto 1fr auto 1fr;
   gap: 8px;
   align-items: center;
-  font-size: 15px;
+  font-size: var(--small);
   color: var(--ink-2);
   && input {
-    font-size: 16px;
+    font-size: var(--plain);
     font-weight: 400;
     min-height: 40px;
     border-bottom: 2px dashed var(--pencil);
@@ -526,7 +527,7 @@ const Between = styled.div`
   small {
     grid-column: 1 / -1;
     color: var(--stop);
-    font-size: 15px;
+    font-size: var(--small);
   }
 `
 const Choices = styled.div`
@@ -538,7 +539,7 @@ const Question = styled.div`
   gap: 8px;
   background: var(--look-wash);
   padding: 10px;
-  font-size: 15px;
+  font-size: var(--small);
   line-height: 19px;
 `
 const Actions = styled.div`

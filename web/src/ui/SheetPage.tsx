@@ -8,6 +8,7 @@ import { Button } from './Button'
 import { Mark } from './icons'
 import { SheetContext, useSheet } from './sheetContext'
 import { WorkedProvider } from './Worked'
+import { phone } from './phone'
 
 interface SheetPageProps {
   readonly sheet: SheetId
@@ -239,7 +240,7 @@ const Columns = styled.div`
 const Page = styled.div`
   padding: 14px 14px 24px 24px;
   min-width: 0;
-  @media (max-width: 720px) {
+  ${phone} {
     padding: 12px 14px 24px 12px;
   }
 `
@@ -273,12 +274,12 @@ const NoteFrame = styled.section`
   right: 14px;
 `
 const Body = styled.div`
-  font-size: 15px;
+  font-size: var(--small);
   line-height: 20px;
   display: grid;
   gap: 4px;
   h3 {
-    font: 650 17px/20px var(--head);
+    font: 650 var(--lead)/20px var(--head);
     display: flex;
     gap: 8px;
     svg {
@@ -295,7 +296,7 @@ const Body = styled.div`
     color: var(--ink);
   }
   small {
-    font-size: 14px;
+    font-size: var(--note);
     line-height: 18px;
     color: var(--ink-3);
   }
@@ -309,7 +310,7 @@ const Body = styled.div`
     color: var(--ink-2);
   }
   button {
-    font-size: 15px;
+    font-size: var(--small);
   }
 `
 const Folded = styled.div`

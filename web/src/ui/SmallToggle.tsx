@@ -7,7 +7,7 @@ export const SmallToggle = styled(Toggle)`
     padding: 2px 0;
     min-height: 26px;
     gap: 8px;
-    font-size: 14px;
+    font-size: var(--note);
     line-height: 17px;
     color: var(--ink-2);
   }

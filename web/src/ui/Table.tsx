@@ -3,6 +3,7 @@ import styled from 'styled-components'
 import { rowId } from './QuantityRow'
 import { NotesHere } from './SheetPage'
 import { Worked } from './Worked'
+import { phone } from './phone'
 
 interface TableProps {
   readonly label: string
@@ -84,7 +85,7 @@ const Heads = styled.div`
   display: grid;
   grid-template-columns: var(--columns);
   gap: 12px;
-  font: 650 14px/20px var(--head);
+  font: 650 var(--note)/20px var(--head);
   color: var(--ink-2);
   border-bottom: 0.8px solid var(--rule);
   padding: 4px 0;
@@ -95,7 +96,7 @@ const Heads = styled.div`
   span[data-end] {
     text-align: right;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     display: none;
   }
 `
@@ -107,7 +108,7 @@ const Line = styled.div`
   padding: 3px 0;
   border-bottom: 0.8px solid var(--hair);
   min-height: 40px;
-  @media (max-width: 720px) {
+  ${phone} {
     grid-template-columns: 1fr;
     gap: 2px;
     padding: 10px 0;
@@ -120,7 +121,7 @@ const Box = styled.div`
   min-width: 0;
   > small {
     display: none;
-    font-size: 14px;
+    font-size: var(--note);
     color: var(--ink-3);
   }
   b {
@@ -129,7 +130,7 @@ const Box = styled.div`
   &[data-end] {
     text-align: right;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     display: grid;
     grid-template-columns: minmax(0, 0.8fr) minmax(0, 1.2fr);
     gap: 10px;

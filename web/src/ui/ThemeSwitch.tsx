@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { ToggleButton, ToggleButtonGroup } from 'react-aria-components'
 import styled from 'styled-components'
+import { phone } from './phone'
 
 type Theme = 'paper' | 'cellar'
 
@@ -46,7 +47,7 @@ const Group = styled(ToggleButtonGroup)`
     padding: 0 2px;
     min-height: 43px;
     cursor: pointer;
-    font: 450 15px/20px var(--head);
+    font: 450 var(--small)/20px var(--head);
     color: var(--ink-3);
     border-bottom: 3px solid transparent;
   }
@@ -55,7 +56,7 @@ const Group = styled(ToggleButtonGroup)`
     font-weight: 650;
     border-bottom-color: var(--ink);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     button[data-selected] {
       display: none;
     }

@@ -8,7 +8,7 @@ export const Toggle = styled(Switch)`
   align-items: center;
   min-height: 44px;
   cursor: pointer;
-  font-size: 16px;
+  font-size: var(--plain);
   margin-bottom: 8px;
   i {
     flex: none;

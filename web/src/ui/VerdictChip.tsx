@@ -36,7 +36,7 @@ const Chip = styled.span`
   gap: 8px;
   padding: 3px 12px 3px 8px;
   border-radius: 2px;
-  font: 650 17px/22px var(--head);
+  font: 650 var(--lead)/22px var(--head);
   white-space: nowrap;
   border: 1.5px solid transparent;
   text-decoration: none;

@@ -5,6 +5,7 @@ import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Button } from './Button'
 import { useWanted } from './Worked'
+import { phone } from './phone'
 
 const basisWords = {
   published: 'published',
@@ -79,7 +80,7 @@ const Fold = styled.section`
   grid-template-columns: 108px 1fr;
   padding: 10px 14px 0 24px;
   h3 {
-    font: 650 17px/22px var(--head);
+    font: 650 var(--lead)/22px var(--head);
   }
   ol {
     display: grid;
@@ -96,7 +97,7 @@ const Fold = styled.section`
     display: grid;
     grid-template-columns: minmax(0, 1fr) 220px;
     gap: 0 16px;
-    font-size: 15.5px;
+    font-size: var(--small);
     line-height: 21px;
     b {
       grid-column: 1 / -1;
@@ -111,7 +112,7 @@ const Fold = styled.section`
       font-weight: 700;
     }
     small {
-      font-size: 14px;
+      font-size: var(--note);
       line-height: 18px;
       color: var(--ink-3);
     }
@@ -119,7 +120,7 @@ const Fold = styled.section`
       font-style: normal;
     }
   }
-  @media (max-width: 720px) {
+  ${phone} {
     margin: 14px -14px 0 -12px;
     padding: 10px 14px 0 12px;
     grid-template-columns: 1fr;
@@ -134,7 +135,7 @@ const Crease = styled.div`
   padding: 4px 14px 6px 132px;
   border-top: 1.2px dashed var(--rule);
   background: linear-gradient(var(--sunk), var(--paper));
-  @media (max-width: 720px) {
+  ${phone} {
     padding-left: 12px;
   }
 `

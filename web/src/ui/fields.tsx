@@ -12,6 +12,7 @@ import {
   TextField,
 } from 'react-aria-components'
 import styled from 'styled-components'
+import { phone } from './phone'
 
 interface InlineTextProps {
   readonly label: string
@@ -164,7 +165,7 @@ const Line = styled(TextField)`
   gap: 2px;
   min-width: 0;
   label {
-    font: 400 15px/20px var(--text);
+    font: 400 var(--small)/20px var(--text);
     color: var(--ink-2);
   }
   input {
@@ -174,7 +175,7 @@ const Line = styled(TextField)`
     border: 0;
     border-bottom: 1.5px solid var(--ink);
     padding: 3px 4px;
-    font: 450 16px/20px var(--text);
+    font: 450 var(--plain)/20px var(--text);
     border-radius: 0;
   }
   textarea {
@@ -186,7 +187,7 @@ const Line = styled(TextField)`
     border: 0;
     border-bottom: 1.5px solid var(--ink);
     padding: 6px 4px;
-    font: 450 16px/20px var(--text);
+    font: 450 var(--plain)/20px var(--text);
     border-radius: 0;
     &:hover {
       background: var(--select);
@@ -202,7 +203,7 @@ const Line = styled(TextField)`
   }
   small {
     color: var(--stop);
-    font-size: 14px;
+    font-size: var(--note);
     line-height: 17px;
   }
   &[data-invalid] input {
@@ -219,7 +220,7 @@ const Pick = styled(Select)`
   gap: 2px;
   min-width: 0;
   label {
-    font: 400 15px/20px var(--text);
+    font: 400 var(--small)/20px var(--text);
     color: var(--ink-2);
   }
   button {
@@ -234,7 +235,7 @@ const Pick = styled(Select)`
     padding: 3px 4px;
     cursor: pointer;
     text-align: left;
-    font: 450 16px/20px var(--text);
+    font: 450 var(--plain)/20px var(--text);
     width: 100%;
   }
   button i {
@@ -280,7 +281,7 @@ export const RowGrid = styled.li<{ $columns: string }>`
   align-items: center;
   padding: 4px 0;
   border-bottom: 0.8px solid var(--hair);
-  @media (max-width: 720px) {
+  ${phone} {
     grid-template-columns: 1fr auto;
     > button:last-child {
       grid-column: 1 / -1;

@@ -1,12 +1,12 @@
 import { useSyncExternalStore } from 'react'
+import { phoneQuery } from './phone'
 
-const query = '(max-width: 720px)'
 const subscribe = (listener: () => void) => {
-  const list = matchMedia(query)
+  const list = matchMedia(phoneQuery)
   list.addEventListener('change', listener)
   return () => list.removeEventListener('change', listener)
 }
 
 /** Whether the page is as narrow as a phone: a drawing is then drawn smaller, not shrunk. */
 export const useNarrow = (): boolean =>
-  useSyncExternalStore(subscribe, () => matchMedia(query).matches)
+  useSyncExternalStore(subscribe, () => matchMedia(phoneQuery).matches)

@@ -9,6 +9,7 @@ import { Button } from '../ui/Button'
 import { dayTime } from '../ui/dates'
 import { Choice } from '../ui/fields'
 import { Mark } from '../ui/icons'
+import { phone } from '../ui/phone'
 
 type Unsafe = BodyOf<'unsafe'>
 const labels: readonly { readonly id: Unsafe['label']; readonly text: string }[] = [
@@ -195,12 +196,12 @@ const Frame = styled.div`
   display: grid;
   gap: 14px;
   h2 {
-    font: 650 24px/28px var(--head);
+    font: 650 var(--head-2)/28px var(--head);
     border-bottom: 1.5px solid var(--ink);
     padding-bottom: 8px;
   }
   h3 {
-    font: 650 17px/23px var(--head);
+    font: 650 var(--lead)/23px var(--head);
     display: flex;
     gap: 8px;
     align-items: baseline;
@@ -233,7 +234,7 @@ const Frame = styled.div`
   }
   label {
     display: block;
-    font: 400 15px/20px var(--text);
+    font: 400 var(--small)/20px var(--text);
     color: var(--ink-2);
   }
   input,
@@ -245,7 +246,7 @@ const Frame = styled.div`
     border-bottom: 1.5px solid var(--ink);
     border-radius: 0;
     padding: 4px;
-    font: 450 16px/22px var(--text);
+    font: 450 var(--plain)/22px var(--text);
     resize: vertical;
   }
   footer {
@@ -256,13 +257,13 @@ const Frame = styled.div`
   }
   small {
     color: var(--ink-3);
-    font-size: 14px;
+    font-size: var(--note);
   }
   footer small {
     color: var(--stop);
-    font-size: 15px;
+    font-size: var(--small);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     form:not([data-new]),
     form > div:not([class]) {
       grid-template-columns: 1fr;

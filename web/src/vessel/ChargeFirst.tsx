@@ -5,6 +5,7 @@ import { SectionHead } from '../ui/Answer'
 import { Ledger, QuantityRow } from '../ui/QuantityRow'
 import { Worked } from '../ui/Worked'
 import { known } from '../ui/numbers'
+import { phone } from '../ui/phone'
 
 /** The figure to pump up to before any water goes in, for the temperature of the day, and what has to be changed of what came preset. */
 export function ChargeFirst({ answer }: { readonly answer: VesselAnswer }) {
@@ -61,7 +62,7 @@ const Figure = styled.div`
   span b {
     color: var(--ink);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     grid-template-columns: minmax(0, 1fr);
     gap: 4px;
   }

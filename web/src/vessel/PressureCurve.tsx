@@ -274,7 +274,7 @@ const Sliding = styled(Slider)`
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
   column-gap: 14px;
-  font-size: 15px;
+  font-size: var(--small);
   line-height: 20px;
   padding: 2px 0;
   label {

@@ -2,6 +2,7 @@ import type { SensitivityBar, VesselAnswer } from '@hestian/core'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
+import { phone } from '../ui/phone'
 
 const rowHeight = 22
 const width = 320
@@ -102,7 +103,7 @@ const List = styled.ol`
     grid-template-columns: 176px minmax(0, 1fr) 52px;
     gap: 8px;
     align-items: center;
-    font-size: 15px;
+    font-size: var(--small);
     height: ${rowHeight}px;
   }
   svg {
@@ -117,7 +118,7 @@ const List = styled.ol`
     color: var(--stop);
     font-weight: 650;
   }
-  @media (max-width: 720px) {
+  ${phone} {
     li {
       grid-template-columns: 150px minmax(0, 1fr) 54px;
     }

@@ -20,6 +20,7 @@ import { PressureCurve } from './PressureCurve'
 import { VesselPosition } from './VesselPosition'
 import { WeakParts } from './WeakParts'
 import { Sensitivity } from './Sensitivity'
+import { phone } from '../ui/phone'
 
 export function VesselPage() {
   const { solution, state } = useJob()
@@ -323,17 +324,17 @@ const SumRow = styled(Link)`
   }
   i {
     font-style: normal;
-    font-size: 15px;
+    font-size: var(--small);
     color: var(--ink-2);
   }
   small {
-    font-size: 14px;
+    font-size: var(--note);
     color: var(--ink-3);
   }
   &:hover {
     background: var(--select);
   }
-  @media (max-width: 720px) {
+  ${phone} {
     grid-template-columns: minmax(0, 1fr) auto 52px;
     min-height: 48px;
     small {
