@@ -69,9 +69,9 @@ export const BoardRow = z.object({
   off: z.number().int(),
   snags: z.number().int(),
   /** Unsafe situations that nobody has put right. */
-  unsafe: z.number().int(),
+  unsafe: z.number().int().default(0),
   /** What the work is, in words; empty while nobody has said. */
-  work: z.string(),
+  work: z.string().default(''),
   /** Share of each stage, in the order of {@link boardStages} without the last. */
   shares: z.array(z.number()),
   frozen: z.string().nullable(),

@@ -68,6 +68,8 @@ export function judgeSheets(
     const { sheet } = standing
     const name = sheetNames[id]
     const asked = isSheetAsked(id, solution.document)
+    if (frozen && id === 'work' && solution.document.work.kinds.length === 0)
+      return { ...signedBefore, id, name }
     if (!sheet.applies)
       return {
         id,
@@ -103,6 +105,15 @@ export function judgeSheets(
     states[spec.id] = judged(spec.id, recordedStanding(spec, solution, recorded))
   return Object.fromEntries(sheetIds.map((id) => [id, states[id]])) as Record<SheetId, JudgedSheet>
 }
+
+/** A job that was signed before anybody was asked what the work is. */
+const signedBefore = {
+  state: 'does-not-apply',
+  missing: [],
+  findings: [],
+  restsOn: '',
+  because: 'Signed before this was asked.',
+} as const
 
 /** Nothing has been said of what is or comes here: no appliance, no circuit, no hot water, no pipe. */
 const isUndecided = ({ appliances, heating, hotWater, gas, water }: JobDocument): boolean =>

@@ -144,3 +144,17 @@ describe('an unsafe situation', () => {
     expect(summary).toMatchObject({ unsafe: 1, work: 'One safety part exchanged' })
   })
 })
+
+test('a leak made safe is not forgotten when the work is said to be another', () => {
+  const made = record('m', { kind: 'made-safe', where: 'union', how: 'capped', without: 'heater' })
+  for (const kinds of [['leak-made-safe'], ['inspection-only'], []]) {
+    const { missing } = judged(change(hut, { 'work.kinds': kinds }), [made])
+    expect(missing.map(({ finding }) => finding?.id)).toContain('made-safe-not-mended')
+  }
+})
+test('a job signed before anybody was asked what the work is stays whole', () => {
+  const unsaid = change(hut, { 'work.kinds': [] })
+  const signed = { entries: [], samples: {}, frozen: 'A' }
+  expect(judge(solve(unsaid), signed).sheets.work.state).toBe('does-not-apply')
+  expect(judged(unsaid).sheets.work.state).toBe('incomplete')
+})

@@ -10,7 +10,7 @@ import type { Recorded, RecordedSpec, Telling } from '../sheets/sheetSpec'
 import { sheetSpec } from '../sheets/sheetSpec'
 import type { WorkKind } from './kinds'
 import { kindsOf, unsaidAppliances } from './kinds'
-import { judgeItems, workItems } from './list'
+import { judgeItems } from './list'
 import type { ListFinding, WorkFinding } from './wording'
 import { listWordings, workWordings } from './wording'
 
@@ -108,7 +108,10 @@ export const listSpec: RecordedSpec<'list', typeof listWordings> = {
   stage: 'commission',
   wordings: listWordings,
   judge: (document, practice, recorded) => {
-    if (workItems(document).length === 0)
+    const items = judgeItems(document, recorded.entries)
+    const unmended = notMended(recorded)
+    // A leak made safe does not go away with the choice of another kind of work.
+    if (items.length === 0 && unmended.length === 0)
       return {
         sheet: {
           applies: false,
@@ -119,7 +122,6 @@ export const listSpec: RecordedSpec<'list', typeof listWordings> = {
         },
         restsOn: '',
       }
-    const items = judgeItems(document, recorded.entries)
     const isLeak = document.work.kinds.includes('leak-made-safe')
     const made = ofKind(recorded.entries, 'made-safe')
     return {
@@ -137,7 +139,7 @@ export const listSpec: RecordedSpec<'list', typeof listWordings> = {
               what: inWords(item.says, practice.words),
             })),
         ],
-        findings: notMended(recorded),
+        findings: unmended,
         workings: () => [],
       },
       restsOn: fingerprint(items.map(({ item, ticked }) => [item.id, ticked?.recordId])),

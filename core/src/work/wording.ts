@@ -13,7 +13,7 @@ export type WorkFinding = FindingOf<typeof workWordings>
 export const listWordings = {
   'made-safe-not-mended': ({ n }) => ({
     head: `Made safe and not mended: ${n(0)}.`,
-    why: 'A leak that is stopped is not a repair. It stays on the board until it is repaired, tested again and back in use.',
+    why: 'A leak that is stopped is not a repair. It stays open until it is repaired and tested again; the work of a leak has both on its list.',
   }),
 } satisfies Wordings
 export type ListFinding = FindingOf<typeof listWordings>
