@@ -32,6 +32,11 @@ function makeJobs(): Readonly<Record<string, JobFile>> {
         note: 'Cord of the pump runs straight down',
         snag: 'Hang the pump cord in a loop below its socket',
       },
+      discharge: {
+        verdict: 'look-again',
+        note: 'Boiler relief narrowed to 1/2 in on its way, and it rises once',
+        snag: 'Run the discharge of the boiler relief anew, full size, falling',
+      },
       'co-alarm': { verdict: 'not-inspected', note: '', because: 'no power in the bunkhouse yet' },
     })
     .prove('work', 'site', 'readings', 'plates', 'place', 'inspection')

@@ -11,6 +11,8 @@ import type { Records } from './records'
 import { restedOnFirst } from './restedOn'
 import { restsOn } from './restsOn'
 import { isSheetAsked } from './askedSheets'
+import { inspectedAgainst } from './inspectedAgainst'
+import { lastInspected } from '../sheets/inspection/sheet'
 import type { SheetId } from './sheetIds'
 import type { AnySpec, Answers } from './sheets'
 import { oldSheetIds, sheetIds } from './sheetIds'
@@ -103,6 +105,12 @@ export function judgeSheets(
     states[spec.id] = judged(spec.id, solvedStanding(spec, solution, recorded))
   for (const spec of recordedSpecs)
     states[spec.id] = judged(spec.id, recordedStanding(spec, solution, recorded))
+  const { inspection } = states
+  if (inspection && solution.document.survey.inspecting)
+    states.inspection = {
+      ...inspection,
+      findings: [...inspection.findings, ...inspectedAgainst(solution, lastInspected(entries))],
+    }
   return Object.fromEntries(sheetIds.map((id) => [id, states[id]])) as Record<SheetId, JudgedSheet>
 }
 

@@ -1,4 +1,4 @@
-import { kestrelWeir, thornfieldScoutHut } from '../../../demo/src/documents'
+import { juniperRidge, kestrelWeir, thornfieldScoutHut } from '../../../demo/src/documents'
 import { blankDocument } from '../job/document'
 import { applyEdits } from '../job/edits'
 import type { JobRecord, RecordBody } from '../job/records'
@@ -145,6 +145,17 @@ describe('an unsafe situation', () => {
   })
 })
 
+test('a discharge inspected as sound that the design finds wrong is a contradiction, and said so', () => {
+  const juniper = juniperRidge()
+  const seen = record('d', {
+    ...{ kind: 'inspected', item: 'discharge', verdict: 'sound', limit: '', note: '', because: '' },
+  })
+  const said = (job: typeof juniper) =>
+    judged(job, [seen]).sheets.inspection.findings.map(({ id }) => id)
+  expect(said(juniper)).toContain('inspected-against-figures')
+  const right = change(juniper, { reliefs: [] })
+  expect(said(right)).not.toContain('inspected-against-figures')
+})
 test('a leak made safe is not forgotten when the work is said to be another', () => {
   const made = record('m', { kind: 'made-safe', where: 'union', how: 'capped', without: 'heater' })
   for (const kinds of [['leak-made-safe'], ['inspection-only'], []]) {
