@@ -96,10 +96,14 @@ test('a rung is moved by pointer and by key, and everything follows; a fault is 
   await page.mouse.move(x, y + 54)
   await expect(page.getByRole('slider', { name: /^relief lifts 2\.50/ })).toBeVisible()
   await page.mouse.up()
-  await expect(page.getByRole('button', { name: /^Safety valve lifts at 2\.50/ })).toBeVisible()
+  await expect(
+    page.getByRole('button', { name: /^Safety valve, set pressure 2\.50/ }),
+  ).toBeVisible()
   await expect(heading).not.toContainText('18 L')
   await page.keyboard.press('Control+z')
-  await expect(page.getByRole('button', { name: /^Safety valve lifts at 3\.00/ })).toBeVisible()
+  await expect(
+    page.getByRole('button', { name: /^Safety valve, set pressure 3\.00/ }),
+  ).toBeVisible()
   await page.keyboard.press('Control+z')
   await page.keyboard.press('Control+z')
   await expect(heading).toContainText('filled to 1.30 bar')
@@ -140,7 +144,9 @@ test('a store is protected from nothing, on a phone, with wrong figures on the w
   await expect(heading).toContainText(/vessel on the cold feed, charged to 4\.40\sbar/)
   // The usual relief of the practice is above what this store stands: stopped, with the fix at hand.
   await expect(page.getByText(/is above what the Indirect cylinder stands/).first()).toBeVisible()
-  const row = page.getByRole('button', { name: /^Temperature and pressure relief valve lifts at/ })
+  const row = page.getByRole('button', {
+    name: /^Temperature and pressure relief valve, set pressure/,
+  })
   await row.click()
   const dialog = page.getByRole('dialog')
   await dialog.getByRole('textbox').first().fill('six')
@@ -150,7 +156,7 @@ test('a store is protected from nothing, on a phone, with wrong figures on the w
   await dialog.getByRole('textbox').first().fill('6 bar')
   await dialog.getByText('Read', { exact: true }).click()
   await dialog.getByRole('button', { name: 'Use it' }).click()
-  await enter(page, 'Expansion safety valve lifts at', '500 kPa', 'Read')
+  await enter(page, 'Expansion safety valve, set pressure', '500 kPa', 'Read')
   await enter(page, 'and opens at', '95 C', 'Read')
   await page.getByRole('button', { name: 'Begin with the usual order' }).click()
   await page.getByRole('button', { name: 'Check valve: nearer the main' }).click()

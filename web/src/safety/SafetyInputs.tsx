@@ -87,7 +87,7 @@ export function SafetyInputs({ answer }: { readonly answer: SafetyAnswer | undef
           empty="not read: none taken"
         />
         <QuantityRow
-          label={`Expansion ${words.reliefValve} lifts at`}
+          label={`Expansion ${words.reliefValve}, set pressure`}
           {...pressure}
           {...at('expansionReliefGauge_Pa')}
           how="Tag"
@@ -95,7 +95,7 @@ export function SafetyInputs({ answer }: { readonly answer: SafetyAnswer | undef
           empty={usual(practice.safety.expansionReliefGauge_Pa)}
         />
         <QuantityRow
-          label={`${capital(words.temperatureRelief)} lifts at`}
+          label={`${capital(words.temperatureRelief)}, set pressure`}
           {...pressure}
           {...at('temperatureReliefGauge_Pa')}
           how="Tag"

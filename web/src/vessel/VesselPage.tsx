@@ -163,7 +163,7 @@ function Inputs() {
           <SurveyRow key={field.key} field={field} />
         ))}
         <QuantityRow
-          label={`${capital(practice.words.reliefValve)} lifts at`}
+          label={`${capital(practice.words.reliefValve)}, set pressure`}
           {...pressure}
           {...at('reliefSetGauge_Pa')}
           how="Valve tag"
