@@ -9,7 +9,7 @@ import { createRoot } from 'react-dom/client'
 import { BrowserRouter } from 'react-router'
 import { ApiError } from './api/client'
 import { App } from './shell/App'
-import { withRecord } from './api/queries'
+import { withRecord } from './api/jobTogether'
 import { outbox } from './sync/outbox'
 import { GlobalStyle } from './ui/GlobalStyle'
 

@@ -1,10 +1,11 @@
-import type { BoardQuery, JobRecord, JobState, LiveEvent } from '@hestian/core'
+import type { BoardQuery, JobState, LiveEvent } from '@hestian/core'
 import { BoardPage, PersonSchema } from '@hestian/core'
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect } from 'react'
 import { z } from 'zod'
 import { away } from './away'
 import { call } from './client'
+import { together, withRecord } from './jobTogether'
 
 /** A whole job's schema, fetched with the first job. */
 export const aJob = async () => (await import('./jobAnswers')).JobState
@@ -35,10 +36,12 @@ export function useJobState(id: string) {
   const queryKey = ['job', id]
   return useQuery({
     queryKey,
-    queryFn: () =>
-      call('GET', `/jobs/${id}`, aJob, undefined, {
+    queryFn: async () => {
+      const fetched = await call('GET', `/jobs/${id}`, aJob, undefined, {
         takesKept: client.getQueryData(queryKey) === undefined,
-      }),
+      })
+      return together(fetched, client.getQueryData<JobState>(queryKey))
+    },
     refetchInterval: () => (away.since() ? 3000 : false),
   })
 }
@@ -73,12 +76,6 @@ export function useLive(id: string): void {
     return () => source.close()
   }, [client, id])
 }
-
-/** A job with one more record; one that is there already changes nothing. */
-export const withRecord = (state: JobState, record: JobRecord): JobState =>
-  state.records.some((one) => one.id === record.id)
-    ? state
-    : { ...state, records: [...state.records, record] }
 
 /** A job with one more thing stored on it; a repeat changes nothing. */
 function taken(state: JobState, event: LiveEvent): JobState {

@@ -1,0 +1,29 @@
+import type { JobRecord, JobState } from '@hestian/core'
+
+/** A job with one more record; one that is there already changes nothing. */
+export const withRecord = (state: JobState, record: JobRecord): JobState =>
+  state.records.some((one) => one.id === record.id)
+    ? state
+    : { ...state, records: [...state.records, record] }
+
+/**
+ * What was fetched, with what was heard while it was on its way: records and samples are only ever appended, so that an answer that set out
+ * before one was stored does not take it off the page again.
+ */
+export function together(fetched: JobState, shown: JobState | undefined): JobState {
+  if (!shown) return fetched
+  const late = new Set(shown.records.map(({ id }) => id))
+  for (const { id } of fetched.records) late.delete(id)
+  const samples = Object.fromEntries(
+    Object.entries(shown.samples).map(([testId, heard]) => {
+      const read = fetched.samples[testId] ?? []
+      const last_ms = read.at(-1)?.at_ms ?? -Infinity
+      return [testId, [...read, ...heard.filter(({ at_ms }) => at_ms > last_ms)]]
+    }),
+  )
+  return {
+    ...fetched,
+    records: [...fetched.records, ...shown.records.filter(({ id }) => late.has(id))],
+    samples: { ...fetched.samples, ...samples },
+  }
+}
