@@ -67,7 +67,7 @@ test('two stages of gas: a line regulator is set, its vent asked after, prices c
   await page.goto('/jobs/juniper-ridge/gas')
   await expect(page.getByRole('heading', { level: 2 })).toContainText('allowed')
   await rowOf(page, /^Second regulator to A/).click()
-  await choose(page, 'A regulator at its end', 'A line regulator')
+  await choose(page, 'A regulator at the far end', 'A line regulator')
   await expect(page.getByRole('heading', { level: 2 })).toContainText('waits for')
   await enter(page, 'The regulator is set to', '9.5 in wc', 'Read')
   await expect(
@@ -79,7 +79,7 @@ test('two stages of gas: a line regulator is set, its vent asked after, prices c
     page.getByLabel('Margin notes').getByText(/where its vent goes is not settled/),
   ).toBeHidden()
   await expect(page.getByText('after the regulator').first()).toBeVisible()
-  await choose(page, 'A regulator at its end', 'None')
+  await choose(page, 'A regulator at the far end', 'None')
   await expect(page.getByText('after the regulator').first()).toBeHidden()
   const cost = page.getByText(/in all, by this list/)
   const before = await cost.textContent()

@@ -26,7 +26,7 @@ test.describe('on a phone', () => {
     // The plate first: the new valve equals the old one, and both are wrong for it.
     await enter(page, 'Maximum working pressure', '2.5 bar', 'Read')
     await enter(page, 'Heat input', '24 kW', 'Read')
-    await enter(page, 'It stands below the valve by', '0.4 m')
+    await enter(page, 'Stands below the valve by', '0.4 m')
     const tags = page.getByRole('button', { name: /^Set pressure/ })
     for (const at of [0, 1]) {
       await tags.nth(at).click()
@@ -51,9 +51,9 @@ test.describe('on a phone', () => {
       await page.getByRole('dialog').getByRole('button', { name: 'Use it' }).click()
       await expect(page.getByRole('dialog')).toBeHidden()
     }
-    await choose(page, 'Its connection', 'Same size and thread')
-    await choose(page, 'Between it and Boiler', 'Nothing')
-    await choose(page, 'Its discharge ends in sight and scalds nobody', 'Yes')
+    await choose(page, 'Connection', 'Same size and thread')
+    await choose(page, 'Between New safety valve and Boiler', 'Nothing')
+    await choose(page, 'Discharge ends in sight and scalds nobody', 'Yes')
     await choose(page, 'let water out because', 'Its seat is old or has grit under it')
     await expect(page.getByRole('heading', { level: 2 })).toContainText('fits Boiler')
     await check(page)

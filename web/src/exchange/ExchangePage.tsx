@@ -180,7 +180,7 @@ function plantAsks({ exchange, plant }: ExchangeAnswer, document: JobDocument): 
       why: 'The new valve has to carry all of it.',
     },
     {
-      label: 'It stands below the valve by',
+      label: 'Stands below the valve by',
       place: 'work.exchange.plantBelow_m',
       path: ['work', 'exchange', 'plantBelow_m'],
       measure: 'height',
@@ -321,7 +321,7 @@ function Questions({ answer }: { readonly answer: ExchangeAnswer }) {
             {i === 2 && (
               <>
                 <ChoiceRow
-                  label="Its connection"
+                  label="Connection"
                   place="work.exchange.connection"
                   why="What is narrowed loses its capacity."
                   value={exchange.connection}
@@ -330,7 +330,7 @@ function Questions({ answer }: { readonly answer: ExchangeAnswer }) {
                 />
                 {(relief || exchange.part === 'expansion-vessel') && (
                   <ChoiceRow
-                    label={`Between it and ${plant.name}`}
+                    label={`Between ${fresh.name} and ${plant.name}`}
                     place="work.exchange.between"
                     why="Shut once and forgotten, the plant has no protection."
                     value={exchange.between}
@@ -340,7 +340,7 @@ function Questions({ answer }: { readonly answer: ExchangeAnswer }) {
                 )}
                 {relief && (
                   <ChoiceRow
-                    label="Its discharge ends in sight and scalds nobody"
+                    label="Discharge ends in sight and scalds nobody"
                     place="work.exchange.endSafe"
                     why="What comes out is near the boil."
                     value={exchange.endSafe}

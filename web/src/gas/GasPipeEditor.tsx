@@ -106,7 +106,7 @@ export function GasPipeEditor({
           {segment.applianceId === null && (
             <Choice
               labelled
-              label="A regulator at its end"
+              label="A regulator at the far end"
               value={segment.regulator ? 'yes' : 'no'}
               options={
                 [
@@ -164,7 +164,7 @@ export function GasPipeEditor({
           )}
           {segment.regulator && (
             <QuantityRow
-              label="It loses itself, at this flow"
+              label="The regulator loses, at this flow"
               place={`${place}.regulatorDrop`}
               measure="gas-pressure"
               value={segment.regulator.drop_Pa}
@@ -188,7 +188,7 @@ export function GasPipeEditor({
           )}
           {segment.applianceId === null && (
             <QuantityRow
-              label="Kept for later, at its end"
+              label="Kept for later, at the far end"
               place={`${place}.reserve`}
               measure="power"
               value={segment.reserve_W}

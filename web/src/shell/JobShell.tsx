@@ -325,7 +325,7 @@ const Tab = styled(Link)`
     gap: 6px;
     font-size: var(--small);
     > span:not(.unseen) {
-      max-width: 88px;
+      max-width: 68px;
     }
   }
   ${phone} {
