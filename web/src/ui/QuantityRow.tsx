@@ -365,9 +365,10 @@ const Row = styled(AriaButton)`
   grid-template-columns: minmax(0, 1fr) 64px 50px minmax(96px, 0.62fr);
   align-items: center;
   gap: 8px;
-  width: 100%;
+  width: calc(100% + 12px);
   min-height: 35px;
-  padding: 3px 0;
+  margin: 0 -6px;
+  padding: 3px 6px;
   background: none;
   border: 0;
   border-bottom: 0.8px solid var(--hair);
@@ -387,6 +388,9 @@ const Row = styled(AriaButton)`
   }
   &[data-hovered] {
     background: var(--select);
+  }
+  &[data-focus-visible] {
+    outline-offset: -3px;
   }
   @media (pointer: coarse) {
     min-height: 48px;
