@@ -41,7 +41,7 @@ function addressOf(pick: Pick): readonly ['GET' | 'POST' | 'PUT', string] {
     ['POST', `/jobs/${job}/off/${pick(['kestrel-weir-0001', 'x'])}/put-back`],
     [
       'POST',
-      `/jobs/${job}/${pick(['proofs', 'signatures', 'revisions', 'unfreeze', 'archive', 'duplicate'])}`,
+      `/jobs/${job}/${pick(['checks', 'proofs', 'signatures', 'revisions', 'unfreeze', 'archive', 'duplicate'])}`,
     ],
     ['POST', '/import'],
     ['PUT', `/evidence/${'ab'.repeat(32)}`],
