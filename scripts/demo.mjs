@@ -7,6 +7,7 @@ import {
   readFileSync,
   writeFileSync,
 } from 'node:fs'
+import { createServer } from 'node:net'
 import { join, resolve } from 'node:path'
 import { answers, ensureBuilt, ensureInstalled, root, say, start, stop } from './setup.mjs'
 
@@ -17,6 +18,21 @@ const mark = join(data, 'demo.json')
 const gaugePort = Number(process.env.GAUGE_PORT ?? port + 1)
 if (!(port > 0 && port < 65535))
   stop(`PORT is ${process.env.PORT}; it must be a whole number from 1 to 65534.`)
+
+const free = (wanted, at) =>
+  new Promise((done) => {
+    const trial = createServer()
+    trial.once('error', () => done(false))
+    trial.listen(wanted, at, () => trial.close(() => done(true)))
+  })
+for (const [what, name, wanted, at] of [
+  ['the address', 'PORT', port, host],
+  ['the simulated manometer', 'GAUGE_PORT', gaugePort, '127.0.0.1'],
+])
+  if (!(await free(wanted, at)))
+    stop(
+      `port ${wanted} for ${what} is taken, perhaps by a demo that still runs. End that, or set ${name} to another.`,
+    )
 
 const filled = existsSync(data) && readdirSync(data).length > 0
 if (filled && !existsSync(mark))

@@ -10,6 +10,7 @@ import {
   severityWords,
   showIn,
   word,
+  pointNames,
 } from '@hestian/core'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { signatures } from './closing'
@@ -111,15 +112,6 @@ const mended = (exchange: Exchange): string => {
   if (!causeStays(exchange)) return ''
   return exchange.causeDone === 'yes' ? ' Put right.' : ' Not put right.'
 }
-
-const pointNames = {
-  set: 'Set pressure',
-  temperature: 'Opens at',
-  capacity: 'Capacity',
-  volume: 'Volume',
-  working: 'Maximum working pressure',
-  connection: 'Connection',
-} as const
 
 /** What is not in order, in few words. */
 function openHere({ solution, judgement }: HandoverFacts, show: Show): Content[] {

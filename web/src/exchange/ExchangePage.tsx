@@ -8,6 +8,7 @@ import {
   inWords,
   isRelief,
   weepCauses,
+  pointNames,
 } from '@hestian/core'
 import { Link } from 'react-router'
 import styled from 'styled-components'
@@ -77,15 +78,6 @@ function WhichPart() {
     </SheetPage>
   )
 }
-
-const pointNames = {
-  set: 'Set pressure',
-  temperature: 'Opens at',
-  capacity: 'Capacity',
-  volume: 'Volume',
-  working: 'Maximum working pressure',
-  connection: 'Connection',
-} as const
 
 /** The match as a table: the plant asks, the old had, the new has. */
 function Match({ answer: { points, plant, old, fresh } }: { readonly answer: ExchangeAnswer }) {

@@ -2,9 +2,19 @@ import type { Appliance, Part } from '../../job/document'
 import type { Exchange } from '../../job/workDocument'
 import type { Measure } from '../../units/measure'
 
+/** What each point of a match is called, as it heads a row. */
+export const pointNames = {
+  set: 'Set pressure',
+  temperature: 'Opening temperature',
+  capacity: 'Capacity',
+  volume: 'Volume',
+  working: 'Maximum working pressure',
+  connection: 'Connection',
+} as const
+
 /** One point of the match: the new part held against the plant, then against the old part. */
 export interface MatchPoint {
-  readonly id: 'set' | 'temperature' | 'capacity' | 'volume' | 'working' | 'connection'
+  readonly id: keyof typeof pointNames
   readonly measure: Measure
   readonly old?: number
   readonly fresh?: number

@@ -1,6 +1,6 @@
 import { sources } from '../../answer/sources'
 import type { WeepCause } from '../../job/workDocument'
-import type { ExchangeAnswer, MatchPoint } from './answer'
+import { type ExchangeAnswer, type MatchPoint, pointNames } from './answer'
 import { causeStays, isRelief } from './missing'
 import type { ExchangeFinding } from './wording'
 
@@ -10,14 +10,6 @@ const placeOf = {
   capacity: 'new.capacity',
   volume: 'new.volume',
   working: 'new.working',
-  connection: 'connection',
-} as const
-const pointWords = {
-  set: 'set pressure',
-  temperature: 'temperature',
-  capacity: 'capacity',
-  volume: 'volume',
-  working: 'maximum working pressure',
   connection: 'connection',
 } as const
 
@@ -124,7 +116,7 @@ function differences({ points, exchange, old, fresh }: ExchangeAnswer): Exchange
       : []
   const differs = points
     .filter((point) => point.id !== 'volume' && point.like === false && point.fits === true)
-    .map((point) => pointWords[point.id])
+    .map((point) => pointNames[point.id].toLowerCase())
   const all = [
     ...differs,
     ...(exchange.connection === 'adapted' || exchange.connection === 'larger'
