@@ -47,7 +47,8 @@ async function audit(url: string): Promise<Result> {
   }
 }
 
-const score = (report: Result): number => Math.round((report.categories.performance?.score ?? 0) * 100)
+const score = (report: Result): number =>
+  Math.round((report.categories.performance?.score ?? 0) * 100)
 
 /** Three audits of each page on a simulated phone; the one in the middle is printed. */
 export async function printLighthouse(base: string): Promise<void> {

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Locator, Page } from '@playwright/test'
 import { chromium } from '@playwright/test'
+import { printLighthouse } from './lighthouse'
 
 /** What the built pages weigh and how a keystroke on the largest demo job feels: printed by `npm run bench`. */
 
@@ -137,6 +138,7 @@ export async function pageFigures(): Promise<void> {
       await new Promise((resolve) => setTimeout(resolve, 500))
     }
     await printKeystrokes(base)
+    await printLighthouse(base)
   } finally {
     if (demo.pid) process.kill(-demo.pid, 'SIGTERM')
     await new Promise((resolve) => demo.once('exit', resolve))
