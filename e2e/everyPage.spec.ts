@@ -209,3 +209,18 @@ test('by keyboard alone on a phone: look, compare, choose', async ({ page }) => 
   await page.reload()
   await expect(answered).toContainText('keeps up 9.8')
 })
+
+for (const [address, asked] of [
+  ['/', '/api/jobs'],
+  ['/jobs/kestrel-weir/gas', '/api/jobs/kestrel-weir'],
+] as const)
+  test(`what ${address} asks for ahead of its scripts is not asked for twice`, async ({ page }) => {
+    const seen: string[] = []
+    page.on('request', (request) => {
+      const { pathname } = new URL(request.url())
+      if (pathname === asked || pathname === '/api/people') seen.push(pathname)
+    })
+    await page.goto(address)
+    await expect(page.getByRole('heading', { level: address === '/' ? 1 : 2 })).toBeVisible()
+    expect(seen.sort()).toEqual([asked, '/api/people'].sort())
+  })

@@ -9,6 +9,7 @@ import { createRoot } from 'react-dom/client'
 import { BrowserRouter } from 'react-router'
 import { ApiError } from './api/client'
 import { App } from './shell/App'
+import { fetchShown } from './shell/fetchShown'
 import { withRecord } from './api/jobTogether'
 import { outbox } from './sync/outbox'
 import { GlobalStyle } from './ui/GlobalStyle'
@@ -36,6 +37,7 @@ outbox.onDelivered = (entry) => {
     )
 }
 void outbox.open()
+fetchShown(location.pathname)
 
 createRoot(document.getElementById('root') ?? document.body).render(
   <StrictMode>

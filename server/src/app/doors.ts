@@ -1,4 +1,6 @@
 import { isIP } from 'node:net'
+import { constants } from 'node:zlib'
+import compress from '@fastify/compress'
 import helmet from '@fastify/helmet'
 import rateLimit from '@fastify/rate-limit'
 import type { FastifyInstance } from 'fastify'
@@ -36,6 +38,12 @@ export async function guardDoors(
         'other-host',
         `This server does not go by the name ${name.slice(0, 100) || '(none)'}. Name it in HESTIAN_HOSTS if it should.`,
       )
+  })
+  // Answers go out squeezed where the browser takes it; what comes in squeezed is not unpacked.
+  await http.register(compress, {
+    encodings: ['br', 'gzip'],
+    globalDecompression: false,
+    brotliOptions: { params: { [constants.BROTLI_PARAM_QUALITY]: 4 } },
   })
   await http.register(helmet, {
     contentSecurityPolicy: {

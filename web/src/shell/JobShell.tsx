@@ -155,9 +155,16 @@ function FetchedSheet({ sheet }: { readonly sheet: SheetId | 'walk' }) {
   return <Page />
 }
 
-/** Once a job is open its other pages are fetched. */
+/** Once a job is open its other pages are fetched, after the one that is looked at. */
 function useFetchedPages() {
-  useEffect(() => void fetchAllPages(), [])
+  useEffect(() => {
+    let isOpen = true
+    const wait = setTimeout(() => void fetchAllPages(() => isOpen), 2000)
+    return () => {
+      isOpen = false
+      clearTimeout(wait)
+    }
+  }, [])
 }
 
 /** Undo and redo by the usual keys, except while a text is being typed. */

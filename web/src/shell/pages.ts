@@ -57,6 +57,11 @@ export const isSheet = (name: string): name is SheetId => name in pages
 export const pageOf = (sheet: SheetId | 'walk'): ComponentType =>
   (sheet === 'walk' ? walk : pages[sheet]).Page
 
-/** Fetches every page that is not here yet: a phone goes on without a signal once a job is open. One that cannot be fetched now is fetched when it is shown. */
-export const fetchAllPages = (): Promise<unknown> =>
-  Promise.allSettled([walk, ...Object.values(pages)].map(({ fetched }) => fetched()))
+/** Fetches one page if it is not here; where it cannot be, that is said when it is shown. */
+export const fetchPage = (sheet: SheetId): Promise<unknown> =>
+  Promise.allSettled([pages[sheet].fetched()])
+/** Fetches every page that is not here yet, one after the other: a phone goes on without a signal once a job is open. One that cannot be fetched now is fetched when it is shown. */
+export async function fetchAllPages(isWanted: () => boolean): Promise<void> {
+  for (const { fetched } of [walk, ...Object.values(pages)])
+    if (isWanted()) await fetched().catch(() => undefined)
+}

@@ -1,0 +1,19 @@
+// Before anything is drawn, so that a page in the cellar theme never flashes white.
+try {
+  document.documentElement.dataset.theme = localStorage.getItem('theme') || 'paper'
+} catch {
+  document.documentElement.dataset.theme = 'paper'
+}
+// What the page will ask for first is asked for now, beside its scripts. e2e/everyPage.spec.ts holds that it is not asked for twice.
+{
+  const job = /^\/jobs\/([\w-]+)/.exec(location.pathname)
+  const board = '/api/jobs?find=&stage=all&sort=changed&archived=no&page=1&size=25'
+  const ahead = (href) => {
+    const link = document.createElement('link')
+    Object.assign(link, { rel: 'preload', as: 'fetch', crossOrigin: 'anonymous', href })
+    document.head.append(link)
+  }
+  ahead('/api/people')
+  if (job) ahead(`/api/jobs/${job[1]}`)
+  else if (location.pathname === '/' && location.search === '') ahead(board)
+}
