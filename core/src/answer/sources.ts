@@ -37,6 +37,22 @@ export const sources = {
     basis: 'published-equation',
     says: 'Ideal gas law on absolute pressures, rigid pipework',
   },
+  leastSquares: {
+    basis: 'published-equation',
+    says: 'Ordinary least squares with Student’s t: Abramowitz and Stegun, Handbook of Mathematical Functions, 26.7',
+  },
+  lanczos: {
+    basis: 'published-equation',
+    says: 'C. Lanczos, SIAM J. Numer. Anal. B 1 (1964) 86, logarithm of the gamma function',
+  },
+  thinWall: {
+    basis: 'published-equation',
+    says: 'Thin-walled elastic pipe, hoop stress p D / 2 s',
+  },
+  hydrostatic: {
+    basis: 'from-memory',
+    says: 'EN 806-4, Water Regulations guidance, ASME IV HG-510, ASME B31.9, as remembered: check the current edition',
+  },
   naFill: {
     basis: 'common-practice',
     says: 'No source: height to the top emitter in ft divided by 2.31, plus 4 psi',

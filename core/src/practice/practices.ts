@@ -48,6 +48,9 @@ export interface StageTest {
   readonly source: Source
 }
 
+/** Half a division of a spring gauge in tenths of a psi: common practice, no source. */
+const halfTenthPsi_Pa = 0.05 * 6894.757293168361
+
 /** Data and rules of one place. A figure whose source is 'assumed' is a setting to confirm locally. */
 export interface Practice {
   readonly name: PracticeName
@@ -359,7 +362,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
         pressure: { kind: 'fixed', gauge_Pa: 3000 },
         stabilise_s: 300,
         test_s: 120,
-        perceptible_Pa: 20,
+        perceptible_Pa: 25,
         permittedLeak_m3_s: litresPerHour(0.6),
         source: {
           basis: 'from-memory',
@@ -575,7 +578,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       stabilise_s: 300,
       stabiliseSource: sources.assumedSetting,
       test_s: 600,
-      perceptible_Pa: 25,
+      perceptible_Pa: halfTenthPsi_Pa,
       permittedLeak_m3_s: litresPerHour(1.4),
       permittedLeakSource: sources.assumedSetting,
       usualStep: '0.1 in wc',
@@ -589,7 +592,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
         pressure: { kind: 'north-american' },
         stabilise_s: 300,
         test_s: 600,
-        perceptible_Pa: 25,
+        perceptible_Pa: 0.4 * halfTenthPsi_Pa,
         permittedLeak_m3_s: litresPerHour(0.6),
         source: {
           basis: 'from-memory',
@@ -600,7 +603,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
         pressure: { kind: 'north-american' },
         stabilise_s: 300,
         test_s: 1800,
-        perceptible_Pa: 25,
+        perceptible_Pa: halfTenthPsi_Pa,
         permittedLeak_m3_s: litresPerHour(1.4),
         source: {
           basis: 'from-memory',

@@ -1,6 +1,7 @@
 import type { BodyOf } from '../job/records'
 import { ofKind } from '../job/records'
-import type { TightnessRun, TightnessVerdict } from '../bench/gas-tightness/gasTightness'
+import type { TightnessVerdict } from '../bench/gas-tightness/gasTightness'
+import type { TightnessRun } from '../bench/gas-tightness/run'
 import { judgeTightness } from '../bench/gas-tightness/gasTightness'
 import { testedFingerprint } from '../bench/gas-tightness/tested'
 import type { Solution } from './solve'
@@ -32,13 +33,15 @@ export function judgeTests({ entries, samples }: Records): readonly JudgedTest[]
     const mine = <T extends { readonly body: { readonly testId: string } }>(some: readonly T[]) =>
       some.filter((record) => record.body.testId === begun.testId)
     const end = mine(ended)[0]
+    const starts_ms = [
+      begun.settleFrom_ms,
+      ...mine(toppedUp).map((record) => record.body.settleFrom_ms),
+    ].sort((a, b) => a - b)
     const run: TightnessRun = {
       plan: begun.plan,
       reading: begun.reading,
-      settleFrom_ms: Math.max(
-        begun.settleFrom_ms,
-        ...mine(toppedUp).map((record) => record.body.settleFrom_ms),
-      ),
+      settleFrom_ms: starts_ms[starts_ms.length - 1] ?? begun.settleFrom_ms,
+      settledBefore_ms: starts_ms.slice(0, -1),
       endedEarly: end?.body.early ?? false,
       samples: samples[begun.testId] ?? [],
     }

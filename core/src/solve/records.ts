@@ -1,5 +1,5 @@
 import type { JobRecord } from '../job/records'
-import type { Sample } from '../bench/gas-tightness/gasTightness'
+import type { Sample } from '../bench/gas-tightness/run'
 
 export interface Records {
   readonly entries: readonly JobRecord[]

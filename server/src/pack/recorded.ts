@@ -1,5 +1,11 @@
-import type { JudgedTest, Judgement, Show } from '@hestian/core'
-import { durationWords, paperInks, tightnessTrace } from '@hestian/core'
+import type { JudgedTest, Judgement, Show, TightnessRun, TightnessVerdict } from '@hestian/core'
+import {
+  durationWords,
+  figuresSentence,
+  paperInks,
+  ruleSentence,
+  tightnessTrace,
+} from '@hestian/core'
 import type { Content } from 'pdfmake/interfaces'
 import { section, drawn, rows, bold, day } from './paper'
 
@@ -16,6 +22,35 @@ export function proving(
   ]
 }
 
+/** What the rule says and what the figures say, each by itself. */
+function twoStatements(
+  { rule, byFigures, figures }: Exclude<TightnessVerdict, { outcome: 'running' }>,
+  { plan }: TightnessRun,
+  show: Show,
+): Content[] {
+  return [
+    {
+      text: [
+        bold(`By the rule: ${outcomeWords[rule.outcome].toLowerCase()}. `),
+        ruleSentence(rule, figures, plan, show),
+      ],
+    },
+    {
+      text: [
+        bold(`By the figures: ${outcomeWords[byFigures.outcome].toLowerCase()}. `),
+        figuresSentence(byFigures, plan, show),
+      ],
+    },
+  ]
+}
+
+const outcomeWords = {
+  passed: 'Passed',
+  failed: 'Failed',
+  'cannot-tell': 'Cannot tell',
+  running: 'Not finished',
+} as const
+
 function testContent(
   test: JudgedTest,
   index: number,
@@ -25,12 +60,7 @@ function testContent(
   const { plan } = test.begun
   const { verdict } = test
   const figures = verdict.outcome === 'running' ? verdict.soFar : verdict.figures
-  const words = {
-    passed: 'Passed',
-    failed: 'Failed',
-    'cannot-tell': 'Cannot tell',
-    running: 'Not finished',
-  }[verdict.outcome]
+  const words = outcomeWords[verdict.outcome]
   return [
     {
       text: [
@@ -42,11 +72,11 @@ function testContent(
     ...(figures
       ? [
           {
-            text: `From ${show(figures.start_Pa, 'gas-pressure')} to ${show(figures.end_Pa, 'gas-pressure')}: fell ${show(figures.fall_Pa, 'gas-pressure')} of the ${show(figures.allowance_Pa, 'gas-pressure')} that counts as none${figures.tempChange_K === undefined ? '; no temperature read' : `; temperature changed ${figures.tempChange_K.toFixed(2)} K`}. Smallest leak this could see: ${show(figures.smallestLeak_m3_s, 'leak-flow')}; permitted: ${show(plan.permittedLeak_m3_s, 'leak-flow')}.`,
+            text: `From ${show(figures.start_Pa, 'gas-pressure')} to ${show(figures.end_Pa, 'gas-pressure')}${figures.tempChange_K === undefined ? '; no temperature read' : `; temperature changed ${show(figures.tempChange_K, 'temperature-difference', 2)}`}.`,
           } as Content,
         ]
       : []),
-    ...(verdict.outcome === 'cannot-tell' ? [{ text: verdict.wouldTell } as Content] : []),
+    ...(verdict.outcome === 'running' ? [] : twoStatements(verdict, test.run, show)),
     {
       text: `Method: ${plan.methodSource.says}. Permitted leak: ${plan.permittedLeakSource.says}. Volume ${show(plan.volume_m3, 'small-volume')}.`,
       color: paperInks['ink-3'],

@@ -70,7 +70,8 @@ export function Prepare({ design }: { readonly design: TightnessDesign }) {
       </Answer>
       <VerdictLine>
         <span>
-          Air or inert gas only, never oxygen. No movement may be seen; no leak over{' '}
+          Air or inert gas only, never oxygen. By the rule a fall past{' '}
+          <b>{show(plan.perceptible_Pa, 'gas-pressure')}</b> fails; no leak over{' '}
           <b>{show(plan.permittedLeak_m3_s, 'leak-flow')}</b> may stay hidden in{' '}
           <b>{show(plan.volume_m3, 'small-volume')}</b> of pipe. {plan.methodSource.says}.{' '}
           {plan.permittedLeakSource.basis === 'assumed'

@@ -1,5 +1,5 @@
 import type { JudgedTest } from '@hestian/core'
-import { allowance_Pa, clock, leakRate_m3_s, parseQuantity, tightnessTrace } from '@hestian/core'
+import { clock, parseQuantity, ruleSees_m3_s, tenthKelvin_Pa, tightnessTrace } from '@hestian/core'
 import { useMemo, useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
 import styled from 'styled-components'
@@ -26,27 +26,13 @@ export function RunningTest({ test }: { readonly test: JudgedTest }) {
     () => tightnessTrace(run, show, { width: 810, height: 250 }, test.notes),
     [run, show, test.notes],
   )
-  const limit = allowance_Pa(run.plan)
-  const fell = running?.soFar?.fall_Pa
+  const limit = run.plan.perceptible_Pa
+  const live = test.begun.reading === 'typed' ? 'typed' : 'live'
   const silent = test.begun.reading === 'streamed' && gauge?.state === 'silent'
   return (
     <>
       <Statement role="status">
-        {running?.phase === 'stabilising' ? (
-          <>
-            <b>Settling.</b> Pumped air cools to the pipe; the test begins by itself.
-          </>
-        ) : fell === undefined ? (
-          <>
-            <b>Waiting</b> for a reading.
-          </>
-        ) : (
-          <>
-            <b>{fell > limit ? 'Falling.' : 'Holding.'}</b> {fell >= 0 ? 'Down' : 'Up'}{' '}
-            <b>{show.figure(Math.abs(fell), 'gas-pressure')}</b> of the{' '}
-            <b>{show(limit, 'gas-pressure')}</b> it may move.
-          </>
-        )}
+        <Now verdict={test.verdict} limit_Pa={limit} />
       </Statement>
       <Top>
         <Reading aria-label="Pressure now" data-silent={silent || undefined}>
@@ -61,7 +47,7 @@ export function RunningTest({ test }: { readonly test: JudgedTest }) {
           </strong>
           <span>
             <i data-silent={silent || undefined} />
-            {silent ? 'gauge silent' : test.begun.reading === 'typed' ? 'typed' : 'live'}
+            {silent ? 'gauge silent' : live}
             <b>{show.unit('gas-pressure')}</b>
           </span>
         </Reading>
@@ -76,13 +62,13 @@ export function RunningTest({ test }: { readonly test: JudgedTest }) {
           </strong>
           <p>
             {latest?.temp_K === undefined ? (
-              'No temperature: without it the verdict can only be cannot tell.'
+              'No temperature: the rule needs none; the figures then mostly cannot tell.'
             ) : (
               <>
                 Pipe <b>{show(latest.temp_K, 'temperature', 1)}</b>
                 {running?.soFar?.tempChange_K !== undefined && (
                   <>
-                    , {Math.abs(running.soFar.tempChange_K).toFixed(2)} K{' '}
+                    , {show(Math.abs(running.soFar.tempChange_K), 'temperature-difference', 2)}{' '}
                     {running.soFar.tempChange_K < 0 ? 'cooler' : 'warmer'}: worth{' '}
                     <b>{show(Math.abs(running.soFar.thermal_Pa ?? 0), 'gas-pressure')}</b>
                   </>
@@ -105,16 +91,53 @@ export function RunningTest({ test }: { readonly test: JudgedTest }) {
   )
 }
 
+/** What happens now, in a line. */
+function Now({
+  verdict,
+  limit_Pa,
+}: {
+  readonly verdict: JudgedTest['verdict']
+  readonly limit_Pa: number
+}) {
+  const { show } = useJob()
+  const running = verdict.outcome === 'running' ? verdict : undefined
+  const fell = running?.soFar?.fall_Pa
+  if (running?.phase === 'stabilising')
+    return (
+      <>
+        <b>Settling.</b> Pumped air cools to the pipe; the test begins by itself.
+      </>
+    )
+  if (running?.phase === 'unsettled')
+    return (
+      <>
+        <b>Not settled.</b> It lost more than filling explains, or still falls: pump up and let it
+        settle once more.
+      </>
+    )
+  if (fell === undefined)
+    return (
+      <>
+        <b>Waiting</b> for a reading.
+      </>
+    )
+  return (
+    <>
+      <b>{fell > limit_Pa ? 'Falling.' : 'Holding.'}</b> {fell >= 0 ? 'Down' : 'Up'}{' '}
+      <b>{show.figure(Math.abs(fell), 'gas-pressure')}</b> of the{' '}
+      <b>{show(limit_Pa, 'gas-pressure')}</b> it may move.
+    </>
+  )
+}
+
+/** What a typed text was understood as, or what is wrong with it. */
+const readAs = (parsed: ReturnType<typeof parseQuantity>): string =>
+  parsed.outcome === 'understood' ? `Understood: ${parsed.echo}` : parsed.says
+
 function Sees({ test }: { readonly test: JudgedTest }) {
   const { show, solution } = useJob()
   const { plan } = test.run
-  const limit = allowance_Pa(plan)
-  const smallest = leakRate_m3_s({
-    volume_m3: plan.volume_m3,
-    fall_Pa: limit,
-    duration_s: plan.test_s,
-    atmosphere_Pa: plan.atmosphere_Pa,
-  })
+  const smallest = ruleSees_m3_s(plan)
   const resolves = smallest <= plan.permittedLeak_m3_s * (1 + 1e-6)
   return (
     <Three>
@@ -145,8 +168,10 @@ function Sees({ test }: { readonly test: JudgedTest }) {
         <div>
           <h3>No verdict yet</h3>
           <p>
-            At the end it reads itself. A fall past <b>{show(limit, 'gas-pressure')}</b> fails
-            unless cooling explains it; warming never helps.
+            At the end it reads itself, twice. By the rule a fall past{' '}
+            <b>{show(plan.perceptible_Pa, 'gas-pressure')}</b> fails. By the figures temperature is
+            taken out: {show(0.1, 'temperature-difference', 1)} is worth{' '}
+            <b>{show(tenthKelvin_Pa(plan), 'gas-pressure')}</b> here.
           </p>
         </div>
       </NoVerdict>
@@ -198,22 +223,14 @@ function TypeReading({ test }: { readonly test: JudgedTest }) {
           <Label>The gauge reads</Label>
           <Input placeholder={show.unit('gas-pressure')} />
           <small>
-            {pressure === ''
-              ? `A bare number is ${show.unit('gas-pressure')}.`
-              : gauge.outcome === 'understood'
-                ? `Understood: ${gauge.echo}`
-                : gauge.says}
+            {pressure === '' ? `A bare number is ${show.unit('gas-pressure')}.` : readAs(gauge)}
           </small>
         </TextField>
         <TextField value={warmth} onChange={setWarmth}>
           <Label>Temperature by the pipe</Label>
           <Input placeholder={show.unit('temperature')} />
           <small>
-            {temp === undefined
-              ? 'Left out, warming could hide a leak.'
-              : temp.outcome === 'understood'
-                ? `Understood: ${temp.echo}`
-                : temp.says}
+            {temp === undefined ? 'Left out, the figures assume a change.' : readAs(temp)}
           </small>
         </TextField>
         <TextField value={minutes} onChange={setMinutes}>

@@ -1,5 +1,11 @@
-import type { JudgedTest } from '@hestian/core'
-import { allowance_Pa, durationWords, tightnessTrace } from '@hestian/core'
+import type { JudgedTest, TightnessVerdict } from '@hestian/core'
+import {
+  durationWords,
+  figuresSentence,
+  ruleSees_m3_s,
+  ruleSentence,
+  tightnessTrace,
+} from '@hestian/core'
 import { useMemo, useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
 import styled from 'styled-components'
@@ -8,6 +14,7 @@ import { Answer, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { dayTime } from '../ui/dates'
 import { DrawingView } from '../ui/DrawingView'
+import { Mark } from '../ui/icons'
 import { VerdictChip } from '../ui/VerdictChip'
 import { Trace } from './RunningTest'
 import { phone } from '../ui/phone'
@@ -36,51 +43,34 @@ export function TestVerdict({
     [run, show, test.notes],
   )
   const figures = verdict.outcome === 'running' ? verdict.soFar : verdict.figures
-  const limit = allowance_Pa(run.plan)
   const p = (si: number) => show(si, 'gas-pressure')
   return (
     <>
       <Answer>
-        {verdict.outcome === 'passed' ? (
-          <>
-            The pipe is <b>tight</b> as far as this test can see.
-          </>
-        ) : verdict.outcome === 'failed' ? (
-          <>
-            It <b>lost {figures ? p(figures.fall_Pa) : 'pressure'}</b> in{' '}
-            {durationWords(figures?.duration_s ?? run.plan.test_s)}.
-          </>
-        ) : (
-          <>
-            The test <b>cannot tell.</b>
-          </>
-        )}
+        <Told verdict={verdict} fell={figures && p(figures.fall_Pa)} plan={run.plan} />
       </Answer>
       <VerdictLine>
         <VerdictChip verdict={chips[verdict.outcome]} word={words[verdict.outcome]} />
         <span>
-          {verdict.outcome === 'cannot-tell'
-            ? verdict.wouldTell
-            : figures && (
-                <>
-                  Moved <b>{p(figures.fall_Pa)}</b> of the <b>{p(limit)}</b> that counts as none
-                  {figures.tempChange_K !== undefined && (
-                    <>
-                      ; the pipe changed {figures.tempChange_K.toFixed(2)} K, worth{' '}
-                      {p(Math.abs(figures.thermal_Pa ?? 0))}
-                    </>
-                  )}
-                  .
-                  {verdict.outcome === 'failed' && (
-                    <>
-                      {' '}
-                      That is a leak of <b>{show(figures.leak_m3_s, 'leak-flow')}</b> of air.
-                    </>
-                  )}
-                </>
-              )}
+          {verdict.outcome === 'passed'
+            ? 'The rule passed it, and the figures do not speak against it.'
+            : 'It clears nothing.'}
         </span>
       </VerdictLine>
+      {verdict.outcome !== 'running' && (
+        <Two>
+          <Statement
+            by="By the rule"
+            outcome={verdict.rule.outcome}
+            says={ruleSentence(verdict.rule, figures, run.plan, show)}
+          />
+          <Statement
+            by="By the figures"
+            outcome={verdict.byFigures.outcome}
+            says={figuresSentence(verdict.byFigures, run.plan, show)}
+          />
+        </Two>
+      )}
       <Trace role="region" tabIndex={0} aria-label="Strip chart">
         <DrawingView drawing={drawing} />
       </Trace>
@@ -103,16 +93,22 @@ export function TestVerdict({
             </div>
             <div>
               <dt>Counts as no movement</dt>
-              <dd>{p(limit)}</dd>
+              <dd>{p(run.plan.perceptible_Pa)}</dd>
             </div>
             <div>
-              <dt>Smallest leak it could see</dt>
-              <dd>{show(figures.smallestLeak_m3_s, 'leak-flow')}</dd>
+              <dt>A leak that would move it so</dt>
+              <dd>{show(ruleSees_m3_s(run.plan), 'leak-flow')}</dd>
             </div>
             <div>
               <dt>Largest that may stay hidden</dt>
               <dd>{show(run.plan.permittedLeak_m3_s, 'leak-flow')}</dd>
             </div>
+            {figures.tempChange_K !== undefined && (
+              <div>
+                <dt>The pipe changed</dt>
+                <dd>{show(figures.tempChange_K, 'temperature-difference', 2)}</dd>
+              </div>
+            )}
             <div>
               <dt>Longest gap between readings</dt>
               <dd>{durationWords(figures.longestGap_s)}</dd>
@@ -165,6 +161,93 @@ export function TestVerdict({
   )
 }
 
+/** The answer in a line: what happened, whichever statement says it. */
+function Told({
+  verdict,
+  fell,
+  plan,
+}: {
+  readonly verdict: TightnessVerdict
+  readonly fell: string | undefined
+  readonly plan: JudgedTest['run']['plan']
+}) {
+  if (verdict.outcome === 'passed')
+    return (
+      <>
+        The pipe is <b>tight</b> as far as this test can see.
+      </>
+    )
+  if (verdict.outcome !== 'failed')
+    return (
+      <>
+        The test <b>cannot tell.</b>
+      </>
+    )
+  if (verdict.rule.outcome === 'passed')
+    return (
+      <>
+        The rule passes it, but the figures show <b>a leak above the permitted one.</b>
+      </>
+    )
+  if (verdict.rule.because === 'would-not-hold')
+    return (
+      <>
+        It <b>would not hold:</b> it lost pressure while it settled, twice.
+      </>
+    )
+  const duration_s = verdict.figures?.duration_s ?? plan.test_s
+  return (
+    <>
+      It <b>lost {fell ?? 'pressure'}</b> in {durationWords(duration_s)}.
+    </>
+  )
+}
+
+/** One of the two statements, with its mark. */
+function Statement({
+  by,
+  outcome,
+  says,
+}: {
+  readonly by: string
+  readonly outcome: 'passed' | 'failed' | 'cannot-tell'
+  readonly says: string
+}) {
+  return (
+    <section>
+      <h3>
+        <Mark kind={chips[outcome]} size={18} label={words[outcome]} /> {by}:{' '}
+        {words[outcome].toLowerCase()}
+      </h3>
+      <p>{says}</p>
+    </section>
+  )
+}
+
+const Two = styled.div`
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 0 28px;
+  margin: 12px 0;
+  section {
+    border-top: 1.5px solid var(--ink);
+    padding: 8px 0;
+  }
+  h3 {
+    display: flex;
+    gap: 8px;
+    align-items: center;
+    font-size: var(--plain);
+    font-weight: 700;
+  }
+  p {
+    font-size: var(--small);
+    color: var(--ink-2);
+  }
+  ${phone} {
+    grid-template-columns: 1fr;
+  }
+`
 const Figures = styled.section`
   dl {
     display: grid;

@@ -129,7 +129,14 @@ export function Kit() {
       <SectionHead>Trace</SectionHead>
       <DrawingView
         drawing={tightnessTrace(
-          { plan, reading: 'streamed', settleFrom_ms: 0, endedEarly: false, samples },
+          {
+            plan,
+            reading: 'streamed',
+            settleFrom_ms: 0,
+            settledBefore_ms: [],
+            endedEarly: false,
+            samples,
+          },
           show,
           { width: 760, height: 200 },
           [{ at_ms: 90_000, text: 'Soaped: dry' }],

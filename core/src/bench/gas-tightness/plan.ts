@@ -5,8 +5,8 @@ import type { Known } from '../../job/known'
 import { burnsGas } from '../../job/fields'
 import { fitted } from '../../job/asked'
 import type { Practice } from '../../practice/practices'
-import type { TightnessPlan } from './gasTightness'
-import { naTestDuration_s, naTestPressure_Pa } from './leak'
+import type { TightnessPlan } from './run'
+import { naTestDuration_s, naTestPressure_Pa } from '../../methods/test/trappedGas'
 
 /** Something that has to be out of the way before the pipe is pumped up. */
 export interface Preparation {

@@ -1,5 +1,5 @@
-import type { TightnessRun } from './gasTightness'
-import { allowance_Pa, figuresOf, windowOf } from './gasTightness'
+import type { TightnessRun } from './run'
+import { figuresOf, windowOf } from './run'
 import { clock } from '../../units/format'
 import type { Show } from '../../units/format'
 import type { Drawing, Shape } from '../../answer/drawing'
@@ -23,7 +23,7 @@ export function tightnessTrace(
   const { plan } = run
   const { from_ms, to_ms } = windowOf(run)
   const figures = figuresOf(run)
-  const limit_Pa = allowance_Pa(plan)
+  const limit_Pa = plan.perceptible_Pa
   const [left, right, top, foot] = [58, size.width - 10, 14, size.height - 26]
   const first_ms = Math.min(run.settleFrom_ms, ...run.samples.map((sample) => sample.at_ms))
   const last_ms = Math.max(to_ms, ...run.samples.map((sample) => sample.at_ms))
@@ -67,7 +67,7 @@ export function tightnessTrace(
       ).flatMap((at): Shape[] => [
         line([x(first_ms + at * 1000), top], [x(first_ms + at * 1000), foot], 'hair', 0.8),
         label([x(first_ms + at * 1000), foot + 19], clock(at), 14, {
-          anchor: 'middle',
+          anchor: x(first_ms + at * 1000) > right - 18 ? 'end' : 'middle',
           ink: 'ink-2',
         }),
       ]),
