@@ -23,6 +23,7 @@ const everySheet = [
     'gas',
     'water',
     'tightness',
+    'running',
     'steps',
     'list',
     'handover',

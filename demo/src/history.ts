@@ -18,7 +18,9 @@ import {
   judge,
   lookQuestions,
   offKeyOf,
+  parseQuantity,
   putBack,
+  runningKinds,
   showIn,
   signStep,
   solve,
@@ -224,6 +226,37 @@ export class History {
       this.take(tickItem(this.judgement(), item.id, lead, { ...plain, ...said[item.id] }))
     }
     return this
+  }
+
+  /** A reading with the plant running: every figure as it was typed, in the job's units. */
+  measured(
+    reading: string,
+    target: string,
+    typed: Readonly<Record<string, string>>,
+    instrument: string,
+  ): this {
+    const kind = runningKinds.find(({ id }) => id === reading)
+    if (!kind) throw new Error(`no running reading ${reading}`)
+    const { units } = this.solution().practice
+    const values = Object.fromEntries(
+      kind.asks.flatMap(({ key, measure }) => {
+        const text = typed[key]
+        if (text === undefined) return []
+        const parsed = parseQuantity(text, measure, units[measure])
+        if (parsed.outcome !== 'understood') throw new Error(`${text}: ${parsed.says}`)
+        return [[key, parsed.si]]
+      }),
+    )
+    this.add({
+      kind: 'measured',
+      reading,
+      target,
+      values,
+      typed: { ...typed },
+      confirmed: kind.confirms.map(({ id }) => id),
+      instrument,
+    })
+    return this.later(12)
   }
 
   /** Signs steps in their order until one of that id is next, putting back what each guard asks for. */

@@ -11,20 +11,24 @@ export const demoJobs = (): Readonly<Record<string, JobFile>> =>
   structuredClone((made ??= makeJobs()))
 let made: Readonly<Record<string, JobFile>> | undefined
 
-function makeJobs(): Readonly<Record<string, JobFile>> {
-  const kestrel = new History('kestrel-weir', kestrelWeir(), '2026-11-03T08:40:00Z')
+function kestrel(): History {
+  const history = new History('kestrel-weir', kestrelWeir(), '2026-11-03T08:40:00Z')
     .readings(apprentice)
     .prove('work', 'site', 'readings', 'plates', 'place')
     .later(2600)
     .prove('heat', 'circuit', 'vessel', 'safety', 'relief', 'gas', 'water')
     .later(12900)
-  kestrel
+  history
     .tightness({ fall_Pa: 90, repaired: 'olive at the range cock remade, soaped again' })
     .tightness({ fall_Pa: 0 })
     .prove('tightness')
     .later(1500)
     .stepsUntil('link-off')
-  const juniper = new History('juniper-ridge', juniperRidge(), '2026-11-16T15:10:00Z')
+  return history
+}
+
+function juniper(): History {
+  const history = new History('juniper-ridge', juniperRidge(), '2026-11-16T15:10:00Z')
     .readings(apprentice)
     .inspect(apprentice, {
       'drip-loop': {
@@ -40,34 +44,52 @@ function makeJobs(): Readonly<Record<string, JobFile>> {
       'co-alarm': { verdict: 'not-inspected', note: '', because: 'no power in the bunkhouse yet' },
     })
     .prove('work', 'site', 'readings', 'plates', 'place', 'inspection')
-  const saltbush = new History('saltbush-ferry', saltbushFerry(), '2026-11-12T22:05:00Z')
+  return history
+}
+
+function saltbush(): History {
+  const history = new History('saltbush-ferry', saltbushFerry(), '2026-11-12T22:05:00Z')
     .readings(apprentice)
     .prove('work', 'site', 'readings', 'plates', 'place', 'heat', 'safety', 'relief', 'gas')
     .later(3000)
-  saltbush
+  history
     .tightness({ fall_Pa: 0 })
     .prove('tightness')
     .later(60)
     .stepsUntil('tap-temp')
+    .measured(
+      'gas-pressure',
+      'heater',
+      { static_Pa: '1.32 kPa', working_Pa: '1.19 kPa', meter_Pa: '1.24 kPa' },
+      'Bench manometer',
+    )
+    .measured(
+      'gas-rate',
+      'heater',
+      { volume_m3: '50 L', time_s: '229 s' },
+      'Meter dial and a stopwatch',
+    )
     .tickUntil('back-on', { disinfected: { text: 'Flushed 10 minutes at the kitchen, clear' } })
+  return history
+}
+
+function thornfield(): History {
   const psi = (figure: number) => ({ si: figure * psi_Pa, typed: `${figure} psi` })
-  const thornfield = new History(
-    'thornfield-scout-hut',
-    thornfieldScoutHut(),
-    '2026-11-19T14:20:00Z',
-  )
+  const history = new History('thornfield-scout-hut', thornfieldScoutHut(), '2026-11-19T14:20:00Z')
     .prove('work', 'exchange')
     .tickUntil('hot-read', {
       asbestos: { text: '' },
       'let-down': { reading: psi(0) },
       refilled: { reading: psi(12) },
     })
-  return {
-    'thornfield-scout-hut': thornfield.file('0426'),
-    'kestrel-weir': kestrel.file('0417'),
-    'juniper-ridge': juniper.file('0423'),
-    'saltbush-ferry': saltbush.file('0421'),
-  }
+  return history
 }
+
+const makeJobs = (): Readonly<Record<string, JobFile>> => ({
+  'thornfield-scout-hut': thornfield().file('0426'),
+  'kestrel-weir': kestrel().file('0417'),
+  'juniper-ridge': juniper().file('0423'),
+  'saltbush-ferry': saltbush().file('0421'),
+})
 
 export { people }

@@ -215,6 +215,19 @@ export const recordKinds = [
         .join(', '),
   ),
   kindOf(
+    'measured',
+    {
+      /** Which kind of running reading (`bench/running/kinds.ts`), at which appliance. */
+      reading: z.string().min(1).max(40),
+      target: z.string().max(60),
+      values: z.record(z.string().max(40), finite),
+      typed: z.record(z.string().max(40), z.string().max(80)),
+      confirmed: z.array(z.string().max(40)).max(10),
+      instrument: short,
+    },
+    ({ typed }) => `Read running: ${Object.values(typed).join(', ')}`,
+  ),
+  kindOf(
     'made-safe',
     {
       where: z.string().trim().min(3, 'say where it leaked').max(400),

@@ -227,6 +227,19 @@ export interface Practice {
     readonly foul: 'backflow-preventer'
     readonly source: Source
   }
+  /** How flue gas is judged. */
+  readonly flueGas: {
+    /** Oxygen in air, as it is counted here. */
+    readonly airOxygen: number
+    readonly limits: {
+      /** CO over CO2 from which it is not handed over, and from which it is turned off. */
+      readonly commission?: number
+      readonly action?: number
+      /** Most CO without excess air. */
+      readonly airFree?: number
+    }
+    readonly source: Source
+  }
   readonly fillBy: 'filling-link' | 'feed-valve-with-lever'
   readonly unventedTicket: boolean
   readonly vesselRuleNote: string
@@ -254,6 +267,7 @@ const metric: UnitSet = {
   seconds: 's',
   bore: 'mm',
   ratio: 'percent',
+  'co-share': 'ppmV',
   'heating-value': 'MJm3',
   area: 'm2',
   hardness: 'mgL',
@@ -465,6 +479,14 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
         says: 'UK water regulations, fluid category 3 in a house and 4 elsewhere, as remembered: check the current edition',
       },
     },
+    flueGas: {
+      airOxygen: 0.2095,
+      limits: { commission: 0.004, action: 0.008 },
+      source: {
+        basis: 'from-memory',
+        says: 'BS 7967: CO over CO2 under 0.004 at commissioning, 0.008 for action, as remembered: check the current edition',
+      },
+    },
     fillBy: 'filling-link',
     unventedTicket: true,
     vesselRuleNote:
@@ -494,6 +516,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       seconds: 's',
       bore: 'in',
       ratio: 'percent',
+      'co-share': 'ppmV',
       'heating-value': 'BtuFt3',
       area: 'ft2',
       hardness: 'gpg',
@@ -680,6 +703,14 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
         says: 'Plumbing codes: a vented dual check for plain boiler water, a reduced-pressure preventer for treated water, as remembered: check the current edition',
       },
     },
+    flueGas: {
+      airOxygen: 0.209,
+      limits: { airFree: 400e-6 },
+      source: {
+        basis: 'from-memory',
+        says: 'ANSI Z21: 400 ppm of CO without excess air, as remembered: check the current edition; the maker’s band comes first',
+      },
+    },
     fillBy: 'feed-valve-with-lever',
     unventedTicket: false,
     vesselRuleNote:
@@ -847,6 +878,14 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       },
     },
     makeUp: { home: 'double-check', foul: 'backflow-preventer', source: sources.auSetting },
+    flueGas: {
+      airOxygen: 0.2095,
+      limits: { action: 0.02 },
+      source: {
+        basis: 'from-memory',
+        says: 'AS/NZS appliance standards: CO over CO2 under 0.02, as remembered: check the current edition; the maker’s band comes first',
+      },
+    },
     fillBy: 'filling-link',
     unventedTicket: false,
     vesselRuleNote: 'The EN 12828 method is used here as a setting: check the local code.',

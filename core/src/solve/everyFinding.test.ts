@@ -70,11 +70,27 @@ describe('every finding', () => {
     expect(said([made, tested('2026-11-20T12:00:00Z')])).not.toContain('made-safe-not-mended')
   })
 
+  test('running-failed, which the last reading at a burner is', () => {
+    const read = (number: number, running_Pa: number): JobRecord => ({
+      ...{ id: `read-000${number}`, at: '2026-11-20T10:00:00Z', by: 'A. Fitter' },
+      body: {
+        kind: 'measured',
+        ...{ reading: 'water-flow', target: '', typed: {}, confirmed: [], instrument: '' },
+        values: { static_Pa: 4e5, running_Pa, flow_m3_s: 2e-4 },
+      },
+    })
+    const said = (entries: JobRecord[]) =>
+      judge(solve(juniper), { entries, samples: {} }).sheets.running.findings.map(({ id }) => id)
+    expect(said([read(1, 5e4)])).toContain('running-failed')
+    expect(said([read(1, 5e4), read(2, 2e5)])).not.toContain('running-failed')
+  })
+
   test('has its case here', () => {
     const has = new Set<FindingId>([
       ...[...oneValue, ...several, ...recorded].map(([id]) => id),
       'inspected-against-figures',
       'made-safe-not-mended',
+      'running-failed',
     ])
     expect(findingIds.filter((id) => !has.has(id))).toEqual([])
   })

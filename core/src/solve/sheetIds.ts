@@ -18,6 +18,7 @@ export const sheetIds = [
   'gas',
   'water',
   'tightness',
+  'running',
   'steps',
   'list',
   'handover',

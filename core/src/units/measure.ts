@@ -22,6 +22,7 @@ export type Measure =
   | 'seconds'
   | 'bore'
   | 'ratio'
+  | 'co-share'
   | 'heating-value'
   | 'area'
   | 'hardness'
@@ -74,6 +75,8 @@ export const ranges: Record<Measure, Range> = {
   'mass-flow': { kind: 'mass-flow', hard: [0, 100], usual: [0, 1] },
   bore: { kind: 'length', hard: [0, 1], usual: [0, 0.11], least: 1e-5 },
   ratio: { kind: 'ratio', hard: [0, 1], usual: [0, 1], least: 1e-5 },
+  /** CO by volume of dry flue gas. */
+  'co-share': { kind: 'ratio', hard: [0, 0.2], usual: [0, 0.002] },
   'heating-value': { kind: 'heating-value', hard: [1e6, 2e8], usual: [1e7, 1.3e8] },
 }
 

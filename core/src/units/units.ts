@@ -144,6 +144,7 @@ export const units = {
   min: unit('duration', 'min', 60, 1, ['min', 'minute', 'minutes']),
   h: unit('duration', 'h', 3600, 1, ['h', 'hr', 'hour', 'hours']),
   percent: unit('ratio', '%', 0.01, 1, ['%', 'percent']),
+  ppmV: unit('ratio', 'ppm', 1e-6, 0, ['ppm']),
   MJm3: unit('heating-value', 'MJ/m³', 1e6, 1, ['mj/m3', 'mj/m³']),
   m2: unit('area', 'm²', 1, 0, ['m2', 'm²', 'sqm']),
   ft2: unit('area', 'ft²', foot_m ** 2, 0, ['ft2', 'ft²', 'sqft']),

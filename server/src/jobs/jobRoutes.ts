@@ -67,6 +67,7 @@ const recordedHere: readonly RecordKind[] = [
   'looked',
   'draught',
   'inspected',
+  'measured',
   'snag',
   'snag-done',
   'chosen-option',

@@ -2,11 +2,14 @@ import type { JudgedTest, Judgement, Show, TightnessRun, TightnessVerdict } from
 import {
   durationWords,
   figuresSentence,
+  judgeReadings,
   paperInks,
+  readingName,
   ruleSentence,
   tightnessTrace,
 } from '@hestian/core'
 import type { Content } from 'pdfmake/interfaces'
+import type { HandoverFacts } from './paper'
 import { section, drawn, rows, bold, day } from './paper'
 
 export function proving(
@@ -92,6 +95,44 @@ function testContent(
           } as Content,
         ]
       : []),
+  ]
+}
+
+/** What was read with the plant running: each with its sentence, its figures and who read it. */
+export function runningReadings(
+  { solution, state }: Pick<HandoverFacts, 'solution' | 'state'>,
+  show: Show,
+  nameOf: (id: string) => string,
+): Content[] {
+  const read = judgeReadings(solution.document, solution.practice, state.records, show).flatMap(
+    (one) => (one.last ? [{ ...one, last: one.last }] : []),
+  )
+  if (read.length === 0) return []
+  return [
+    section('Running readings'),
+    ...read.flatMap((one): Content[] => [
+      {
+        text: [
+          bold(`${readingName(one, solution.practice)}: `),
+          bold(`${outcomeWords[one.last.found.outcome].toLowerCase()}. `),
+          one.last.found.says,
+        ],
+        margin: [0, 4, 0, 0],
+      },
+      {
+        text: [
+          ...one.last.found.figures.map(({ label, told }) => `${label} ${told}`),
+          one.last.instrument || 'instrument not named',
+          `${nameOf(one.last.by)}, ${day(one.last.at)}`,
+        ].join('; '),
+        fontSize: 9,
+      },
+      {
+        text: `Held against: ${one.kind.source(solution.practice).says}.`,
+        color: paperInks['ink-3'],
+        fontSize: 9,
+      },
+    ]),
   ]
 }
 

@@ -155,15 +155,13 @@ function FetchedSheet({ sheet }: { readonly sheet: SheetId | 'walk' }) {
   return <Page />
 }
 
-/** Once a job is open its other pages are fetched, after the one that is looked at. */
+/** Once a job is open its other pages are fetched, as soon as the one that is looked at is drawn: the signal may be gone in a moment. */
 function useFetchedPages() {
   useEffect(() => {
-    let isOpen = true
-    const wait = setTimeout(() => void fetchAllPages(() => isOpen), 2000)
-    return () => {
-      isOpen = false
-      clearTimeout(wait)
-    }
+    const fetchThem = () => void fetchAllPages()
+    if (!('requestIdleCallback' in window)) return fetchThem()
+    const asked = requestIdleCallback(fetchThem, { timeout: 500 })
+    return () => cancelIdleCallback(asked)
   }, [])
 }
 

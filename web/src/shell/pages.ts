@@ -48,6 +48,7 @@ const pages: Readonly<Record<SheetId, FetchedPage>> = {
   gas: page(() => import('../gas/GasPage'), 'GasPage'),
   water: page(() => import('../water/WaterPage'), 'WaterPage'),
   tightness: page(() => import('../bench/TightnessPage'), 'TightnessPage'),
+  running: page(() => import('../running/RunningPage'), 'RunningPage'),
   steps: page(() => import('../commission/CommissionPage'), 'CommissionPage'),
   list: page(() => import('../list/ListPage'), 'ListPage'),
   handover: page(() => import('../handover/HandoverPage'), 'HandoverPage'),
@@ -60,8 +61,6 @@ export const pageOf = (sheet: SheetId | 'walk'): ComponentType =>
 /** Fetches one page if it is not here; where it cannot be, that is said when it is shown. */
 export const fetchPage = (sheet: SheetId): Promise<unknown> =>
   Promise.allSettled([pages[sheet].fetched()])
-/** Fetches every page that is not here yet, one after the other: a phone goes on without a signal once a job is open. One that cannot be fetched now is fetched when it is shown. */
-export async function fetchAllPages(isWanted: () => boolean): Promise<void> {
-  for (const { fetched } of [walk, ...Object.values(pages)])
-    if (isWanted()) await fetched().catch(() => undefined)
-}
+/** Fetches every page that is not here yet: a phone goes on without a signal once a job is open. One that cannot be fetched now is fetched when it is shown. */
+export const fetchAllPages = (): Promise<unknown> =>
+  Promise.allSettled([walk, ...Object.values(pages)].map(({ fetched }) => fetched()))

@@ -26,7 +26,7 @@ export const GlobalStyle = createGlobalStyle`
   button, input, select, textarea { font: inherit; color: inherit; }
   a { color: inherit; }
   :focus-visible, [data-focus-visible] { outline: 3px solid var(--ink); outline-offset: 2px; }
-  input:focus-visible, textarea:focus-visible { outline-offset: -3px; }
+  input:focus-visible, textarea:focus-visible { outline-offset: -1px; }
   .tnum, td, time { font-feature-settings: 'tnum'; }
   .unseen { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); white-space: nowrap; }
   button, a, [role='button'], [role='row'] { transition: background-color 120ms ease-out, border-color 120ms ease-out; }

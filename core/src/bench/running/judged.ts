@@ -1,0 +1,87 @@
+import type { JobDocument } from '../../job/document'
+import type { JobRecord } from '../../job/records'
+import { ofKind } from '../../job/records'
+import type { Practice } from '../../practice/practices'
+import { showIn } from '../../units/format'
+import type { Show } from '../../units/format'
+import { runningKinds } from './kinds'
+import type { At, Found, Given, RunningKind } from './spec'
+import { atOf, cannotTell, targetsOf } from './spec'
+import { ranges } from '../../units/measure'
+
+/** A reading that is to be made or was, with what it comes to. The last one of its kind at its place counts. */
+export interface JudgedReading {
+  readonly kind: RunningKind
+  /** Of its appliance; empty where it is read once. */
+  readonly target: { readonly id: string; readonly name: string }
+  readonly last?: {
+    readonly recordId: string
+    readonly at: string
+    readonly by: string
+    readonly given: Given
+    readonly instrument: string
+    readonly found: Found
+  }
+  /** How often it was read before. */
+  readonly before: number
+}
+
+/** What readings come to; figures that are missing or that nothing can be computed with cannot tell. */
+export function foundOf(kind: RunningKind, given: Given, at: At, show: Show): Found {
+  const open = unanswered(kind, given)
+  if (open.length > 0) return cannotTell(`Not read: ${open.join('; ')}.`)
+  const outside = kind.asks.filter(({ key, measure }) => {
+    const [least, most] = ranges[measure].hard
+    const si = given[key]
+    return si !== undefined && !(si >= least && si <= most)
+  })
+  const [first] = outside
+  if (first) return cannotTell(`${first.label}: that cannot be. Read it again.`)
+  try {
+    return kind.judge(given, at, show)
+  } catch (error) {
+    if (error instanceof RangeError)
+      return cannotTell('Nothing can be computed from these figures. Read them again.')
+    throw error
+  }
+}
+
+/** Asks that must be answered before a reading says anything, and are not. */
+export const unanswered = ({ asks }: RunningKind, given: Given): readonly string[] =>
+  asks.filter((ask) => !ask.optional && given[ask.key] === undefined).map(({ label }) => label)
+
+/** Every reading of this job: what was read at what is there, judged as the plates stand now. */
+export function judgeReadings(
+  document: JobDocument,
+  practice: Practice,
+  entries: readonly JobRecord[],
+  show: Show = showIn(practice.units),
+): readonly JudgedReading[] {
+  const measured = ofKind(entries, 'measured')
+  return runningKinds.flatMap((kind) =>
+    targetsOf(kind, document).map((appliance): JudgedReading => {
+      const target = { id: appliance?.id ?? '', name: appliance?.name ?? '' }
+      const mine = measured.filter(
+        ({ body }) => body.reading === kind.id && body.target === target.id,
+      )
+      const last = mine.at(-1)
+      return {
+        kind,
+        target,
+        before: Math.max(0, mine.length - 1),
+        ...(last
+          ? {
+              last: {
+                recordId: last.id,
+                at: last.at,
+                by: last.by,
+                given: last.body.values,
+                instrument: last.body.instrument,
+                found: foundOf(kind, last.body.values, atOf(document, practice, appliance), show),
+              },
+            }
+          : {}),
+      }
+    }),
+  )
+}

@@ -1,0 +1,96 @@
+import type { Source } from '../../answer/sources'
+import { burnsGas } from '../../job/fields'
+import { fitted } from '../../job/asked'
+import type { Appliance, JobDocument } from '../../job/document'
+import type { Practice } from '../../practice/practices'
+import type { FuelGas } from '../../methods/gas/fuel'
+import { fuelGases } from '../../methods/gas/fuel'
+import type { Show } from '../../units/format'
+import type { Measure } from '../../units/measure'
+
+/** One figure that is read or looked up. Labels in the words of the practice, their names in braces. */
+export interface Ask {
+  readonly key: string
+  readonly label: string
+  readonly measure: Measure
+  /** A sentence for one that may be left out. */
+  readonly optional?: string
+}
+
+/** What was read, SI, by the key of its ask. */
+export type Given = Readonly<Record<string, number | undefined>>
+
+/** Where it is read: the job, its practice, and the appliance. */
+export interface At {
+  readonly document: JobDocument
+  readonly practice: Practice
+  readonly appliance?: Appliance
+  readonly gas: FuelGas
+}
+
+export interface Figure {
+  readonly label: string
+  readonly told: string
+}
+
+/** What readings come to. `Says` is a sentence in the practice's units; figures stand beside it. */
+export interface Found {
+  readonly outcome: 'passed' | 'failed' | 'cannot-tell'
+  /** Of a failure: *stop* where it can hurt somebody. */
+  readonly severity?: 'stop' | 'fix'
+  readonly says: string
+  readonly figures: readonly Figure[]
+}
+
+/** A kind of reading with the plant running: a file, and a line in the list of them (`kinds.ts`). */
+export interface RunningKind {
+  readonly id: string
+  readonly name: string
+  /** What it is for and how it is read, caution included. */
+  readonly why: string
+  /** Read at each appliance that burns gas, at each of them but those one cooks on, or once. */
+  readonly at: 'each-burner' | 'each-flue' | 'once'
+  readonly asks: readonly Ask[]
+  /** What is done beside the reading, each ticked. */
+  readonly confirms: readonly { readonly id: string; readonly says: string }[]
+  readonly judge: (given: Given, at: At, show: Show) => Found
+  readonly source: (practice: Practice) => Source
+}
+
+/** Where a kind is read on this job. */
+export const targetsOf = (
+  { at }: RunningKind,
+  document: JobDocument,
+): readonly (Appliance | undefined)[] =>
+  at === 'once'
+    ? [undefined]
+    : fitted(document.appliances).filter(
+        ({ kind }) => burnsGas(kind) && !(at === 'each-flue' && kind === 'cooktop'),
+      )
+
+export const atOf = (
+  document: JobDocument,
+  practice: Practice,
+  appliance: Appliance | undefined,
+): At => ({
+  document,
+  practice,
+  gas: fuelGases[document.practice][document.survey.fuel],
+  ...(appliance ? { appliance } : {}),
+})
+
+export const passed = (says: string, figures: readonly Figure[]): Found => ({
+  outcome: 'passed',
+  says,
+  figures,
+})
+export const failed = (
+  severity: 'stop' | 'fix',
+  says: string,
+  figures: readonly Figure[],
+): Found => ({ outcome: 'failed', severity, says, figures })
+export const cannotTell = (says: string, figures: readonly Figure[] = []): Found => ({
+  outcome: 'cannot-tell',
+  says,
+  figures,
+})

@@ -1,0 +1,232 @@
+import type { Given, JudgedReading, Parsed, RecordBody, RunningKind, UnitSet } from '@hestian/core'
+import { atOf, foundOf, inWords, parseQuantity, unanswered } from '@hestian/core'
+import { useState } from 'react'
+import { Checkbox, FieldError, Input, Label, Text, TextField } from 'react-aria-components'
+import styled from 'styled-components'
+import { useJob } from '../job/JobContext'
+import { useKeptText } from '../job/useKeptText'
+import { Button } from '../ui/Button'
+import { Mark } from '../ui/icons'
+import { phone } from '../ui/phone'
+import { FoundView } from './FoundView'
+
+type Texts = Readonly<Record<string, string>>
+
+/** What is typed of a reading, as text by the key of its ask; it survives a reload until it is recorded. */
+function useTexts(what: string): readonly [Texts, (texts: Texts) => void] {
+  const [kept, setKept] = useKeptText(what)
+  return [
+    kept === '' ? {} : (JSON.parse(kept) as Texts),
+    (texts) => setKept(Object.keys(texts).length === 0 ? '' : JSON.stringify(texts)),
+  ]
+}
+
+/** One reading typed in, with what it would come to before it is recorded. */
+export function ReadingForm({
+  reading: { kind, target },
+  onDone,
+}: {
+  readonly reading: JudgedReading
+  readonly onDone: () => void
+}) {
+  const { solution, record, show } = useJob()
+  const { document, practice } = solution
+  const [texts, setTexts] = useTexts(`running:${kind.id}:${target.id}`)
+  const [confirmed, setConfirmed] = useState<readonly string[]>([])
+  const appliance = document.appliances.find(({ id }) => id === target.id)
+  const parsed = parsedOf(kind, texts, practice.units)
+  const given: Given = Object.fromEntries(
+    [...parsed].flatMap(([key, one]) => (one.outcome === 'understood' ? [[key, one.si]] : [])),
+  )
+  const waits = waitsFor(kind, parsed, given, confirmed)
+  const send = () => {
+    const typed = Object.fromEntries(
+      Object.keys(given).map((key) => [key, (texts[key] ?? '').slice(0, 80)]),
+    )
+    const body = {
+      kind: 'measured' as const,
+      reading: kind.id,
+      target: target.id,
+      values: given as Record<string, number>,
+      typed,
+      confirmed: [...confirmed],
+      instrument: (texts.instrument ?? '').trim().slice(0, 200),
+    } satisfies RecordBody
+    if (record(body) === undefined) return
+    setTexts({})
+    onDone()
+  }
+  return (
+    <Frame
+      aria-label={kind.name}
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (!waits) send()
+      }}
+    >
+      <Fields>
+        {kind.asks.map((ask) => (
+          <AskField
+            key={ask.key}
+            label={`${inWords(ask.label, practice.words)}, ${show.unit(ask.measure)}`}
+            hint={ask.optional}
+            text={texts[ask.key] ?? ''}
+            parsed={parsed.get(ask.key)}
+            onText={(text) => setTexts({ ...texts, [ask.key]: text })}
+          />
+        ))}
+        <AskField
+          label="Instrument and its number"
+          hint="It stands on the paper."
+          text={texts.instrument ?? ''}
+          parsed={undefined}
+          onText={(text) => setTexts({ ...texts, instrument: text })}
+        />
+      </Fields>
+      {kind.confirms.map(({ id, says }) => (
+        <Confirm
+          key={id}
+          isSelected={confirmed.includes(id)}
+          onChange={(on) =>
+            setConfirmed(on ? [...confirmed, id] : confirmed.filter((one) => one !== id))
+          }
+        >
+          <Mark kind={confirmed.includes(id) ? 'pass' : 'not-yet'} size={20} />
+          {says}
+        </Confirm>
+      ))}
+      {unanswered(kind, given).length === 0 && (
+        <FoundView found={foundOf(kind, given, atOf(document, practice, appliance), show)} />
+      )}
+      <div>
+        <Button type="submit" look={waits ? 'wait' : 'go'} isDisabled={waits !== undefined}>
+          {waits ? `Record it: waits for ${waits}` : 'Record it'}
+        </Button>
+        <Button look="text" onPress={onDone}>
+          Not now
+        </Button>
+      </div>
+    </Frame>
+  )
+}
+
+const parsedOf = (
+  { asks }: RunningKind,
+  texts: Texts,
+  units: UnitSet,
+): ReadonlyMap<string, Parsed> =>
+  new Map(
+    asks.flatMap(({ key, measure }): [string, Parsed][] => {
+      const text = (texts[key] ?? '').trim()
+      return text === '' ? [] : [[key, parseQuantity(text, measure, units[measure])]]
+    }),
+  )
+
+/** What a reading waits for before it can be recorded, in words. */
+function waitsFor(
+  kind: RunningKind,
+  parsed: ReadonlyMap<string, Parsed>,
+  given: Given,
+  confirmed: readonly string[],
+): string | undefined {
+  const open = unanswered(kind, given).length
+  if ([...parsed.values()].some(({ outcome }) => outcome !== 'understood'))
+    return 'a figure that is not understood'
+  if (open > 0) return open === 1 ? 'one figure' : `${open} figures`
+  const left = kind.confirms.filter(({ id }) => !confirmed.includes(id)).length
+  if (left === 0) return undefined
+  return left === 1 ? 'one thing to confirm' : `${left} things to confirm`
+}
+
+function AskField({
+  label,
+  hint,
+  text,
+  parsed,
+  onText,
+}: {
+  readonly label: string
+  readonly hint: string | undefined
+  readonly text: string
+  readonly parsed: Parsed | undefined
+  readonly onText: (text: string) => void
+}) {
+  const error =
+    parsed?.outcome === 'refused' || parsed?.outcome === 'ambiguous' ? parsed.says : undefined
+  return (
+    <TextField
+      value={text}
+      onChange={onText}
+      isInvalid={error !== undefined}
+      validationBehavior="aria"
+      maxLength={200}
+    >
+      <Label>{label}</Label>
+      <Input autoComplete="off" />
+      {error === undefined && <Text slot="description">{described(parsed, hint)}</Text>}
+      <FieldError>{error}</FieldError>
+    </TextField>
+  )
+}
+
+function described(parsed: Parsed | undefined, hint: string | undefined): string {
+  if (parsed?.outcome === 'understood')
+    return `Understood: ${parsed.echo}${parsed.question ? '. Unusual: is the unit right?' : ''}`
+  return hint ? `May be left out. ${hint}` : 'Any unit; a bare number is in the unit shown.'
+}
+
+const Confirm = styled(Checkbox)`
+  && {
+    display: flex;
+    gap: 10px;
+    align-items: center;
+    min-height: 40px;
+    cursor: pointer;
+    color: var(--ink);
+    font-size: var(--plain);
+  }
+  &[data-focus-visible] {
+    outline: 3px solid var(--ink);
+  }
+`
+const Fields = styled.div`
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 12px 28px;
+  ${phone} {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`
+const Frame = styled.form`
+  display: grid;
+  gap: 12px;
+  max-width: 720px;
+  label {
+    font-size: var(--small);
+    color: var(--ink-2);
+  }
+  input:not([type='checkbox']) {
+    width: 100%;
+    min-height: 40px;
+    font-size: var(--large);
+    background: transparent;
+    border: 0;
+    border-bottom: 1.5px solid var(--ink);
+    border-radius: 0;
+    padding: 4px 6px;
+  }
+  [slot='description'] {
+    font-size: var(--note);
+    color: var(--ink-3);
+  }
+  .react-aria-FieldError {
+    font-size: var(--note);
+    color: var(--stop);
+  }
+  > div:last-child {
+    display: flex;
+    gap: 18px;
+    align-items: center;
+    flex-wrap: wrap;
+  }
+`

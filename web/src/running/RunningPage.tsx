@@ -1,0 +1,192 @@
+import type { JudgedReading } from '@hestian/core'
+import { readingName, readingPlace, judgeReadings } from '@hestian/core'
+import { useMemo, useState } from 'react'
+import styled from 'styled-components'
+import { useJob } from '../job/JobContext'
+import { CheckSheet } from '../shell/CheckSheet'
+import { Answer, SectionHead, VerdictLine } from '../ui/Answer'
+import { Button } from '../ui/Button'
+import { dayTime } from '../ui/dates'
+import { Mark } from '../ui/icons'
+import { SheetPage } from '../ui/SheetPage'
+import { VerdictChip } from '../ui/VerdictChip'
+import { FoundView, marks } from './FoundView'
+import { ReadingForm } from './ReadingForm'
+
+/** What is read with the plant running: at each burner, then once; the figures that follow stand beside each. */
+export function RunningPage() {
+  const { solution, state, show } = useJob()
+  const [open, setOpen] = useState<string>()
+  const readings = useMemo(
+    () => judgeReadings(solution.document, solution.practice, state.records, show),
+    [solution.document, solution.practice, state.records, show],
+  )
+  const targets = [...new Map(readings.map(({ target }) => [target.id, target])).values()]
+  return (
+    <SheetPage sheet="running">
+      <Head readings={readings} />
+      {targets.map((target) => (
+        <section key={target.id}>
+          <SectionHead>{target.name || 'Water'}</SectionHead>
+          <ul>
+            {readings
+              .filter((one) => one.target.id === target.id)
+              .map((one) => (
+                <Reading
+                  key={one.kind.id}
+                  reading={one}
+                  isOpen={open === readingPlace(one)}
+                  onOpen={() => setOpen(readingPlace(one))}
+                  onDone={() => setOpen(undefined)}
+                />
+              ))}
+          </ul>
+        </section>
+      ))}
+      <CheckSheet sheet="running" />
+    </SheetPage>
+  )
+}
+
+function Head({ readings }: { readonly readings: readonly JudgedReading[] }) {
+  const { solution } = useJob()
+  const wrong = readings.filter(({ last }) => last?.found.outcome === 'failed')
+  const stop = wrong.find(({ last }) => last?.found.severity === 'stop')
+  const done = readings.filter(({ last }) => last).length
+  const unclear = readings.some(({ last }) => last?.found.outcome === 'cannot-tell')
+  if (stop)
+    return (
+      <>
+        <Answer>
+          <b>Off until it is put right:</b> {readingName(stop, solution.practice)}.
+        </Answer>
+        <VerdictLine>
+          <VerdictChip verdict="stop" word="Stop" />
+          <span>{stop.last?.found.says}</span>
+        </VerdictLine>
+      </>
+    )
+  const all = done === readings.length && !unclear
+  return (
+    <>
+      <Answer>
+        {wrong.length > 0 ? (
+          <>
+            <b>{wrong.length} to put right</b>; {done} of {readings.length} read.
+          </>
+        ) : (
+          <>
+            <b>
+              {done} of {readings.length}
+            </b>{' '}
+            read.
+          </>
+        )}
+      </Answer>
+      <VerdictLine>
+        <VerdictChip {...chipOf(wrong.length > 0, all)} />
+        <span>
+          Type what the instrument shows, in any unit. The last reading counts, earlier ones stay.
+        </span>
+      </VerdictLine>
+    </>
+  )
+}
+
+function chipOf(isWrong: boolean, isDone: boolean) {
+  if (isWrong) return { verdict: 'fix', word: 'Look again' } as const
+  return isDone
+    ? ({ verdict: 'pass', word: 'Read' } as const)
+    : ({ verdict: 'not-yet', word: 'Not yet' } as const)
+}
+
+interface ReadingProps {
+  readonly reading: JudgedReading
+  readonly isOpen: boolean
+  readonly onOpen: () => void
+  readonly onDone: () => void
+}
+
+function Reading({ reading, isOpen, onOpen, onDone }: ReadingProps) {
+  const { solution, frozen } = useJob()
+  const { kind, last } = reading
+  const name = readingName({ kind, target: { id: '', name: '' } }, solution.practice)
+  return (
+    <Row data-place={readingPlace(reading)} data-open={isOpen || undefined}>
+      <Mark kind={last ? marks[last.found.outcome] : 'not-yet'} size={22} />
+      <div>
+        <Top>
+          <b>{name}</b>
+          {!isOpen && !frozen && (
+            <Button
+              look="text"
+              onPress={onOpen}
+              aria-label={`${last ? 'Read again' : 'Read'}: ${readingName(reading, solution.practice)}`}
+            >
+              {last ? 'Again' : 'Read it'}
+            </Button>
+          )}
+        </Top>
+        {!isOpen && <LastRead reading={reading} />}
+        {isOpen && !frozen && (
+          <>
+            <p>{kind.why}</p>
+            <ReadingForm reading={reading} onDone={onDone} />
+          </>
+        )}
+      </div>
+    </Row>
+  )
+}
+
+/** What was read last, what it comes to, and who read it. */
+function LastRead({ reading: { last, before } }: { readonly reading: JudgedReading }) {
+  const { nameOf } = useJob()
+  if (!last) return null
+  return (
+    <>
+      <FoundView found={last.found} />
+      <small>
+        {last.instrument && `${last.instrument}. `}
+        {nameOf(last.by)}, {dayTime(last.at)}
+        {before > 0 && `; read ${before === 1 ? 'once' : `${before} times`} before`}
+      </small>
+    </>
+  )
+}
+
+const Row = styled.li`
+  display: grid;
+  grid-template-columns: 26px minmax(0, 1fr);
+  gap: 12px;
+  padding: 10px 6px 12px 4px;
+  border-bottom: 0.8px solid var(--hair);
+  &[data-open] {
+    background: var(--sunk);
+  }
+  > svg {
+    margin-top: 2px;
+  }
+  p {
+    color: var(--ink-2);
+    margin: 2px 0 8px;
+    max-width: 64ch;
+  }
+  small {
+    display: block;
+    color: var(--ink-3);
+    font-size: var(--note);
+  }
+`
+const Top = styled.div`
+  display: flex;
+  gap: 14px;
+  justify-content: space-between;
+  align-items: baseline;
+  b {
+    font: 650 var(--lead)/23px var(--head);
+  }
+  button {
+    flex: none;
+  }
+`
