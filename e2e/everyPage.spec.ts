@@ -23,7 +23,7 @@ const everySheet = [
     'gas',
     'water',
     'tightness',
-    'running',
+    'by-hand',
     'steps',
     'list',
     'handover',

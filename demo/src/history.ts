@@ -20,7 +20,7 @@ import {
   offKeyOf,
   parseQuantity,
   putBack,
-  runningKinds,
+  handTests,
   showIn,
   signStep,
   solve,
@@ -228,15 +228,15 @@ export class History {
     return this
   }
 
-  /** A reading with the plant running: every figure as it was typed, in the job's units. */
+  /** A test by hand: every figure as it was typed, in the job's units. */
   measured(
     reading: string,
     target: string,
     typed: Readonly<Record<string, string>>,
     instrument: string,
   ): this {
-    const kind = runningKinds.find(({ id }) => id === reading)
-    if (!kind) throw new Error(`no running reading ${reading}`)
+    const kind = handTests.find(({ id }) => id === reading)
+    if (!kind) throw new Error(`no test by hand ${reading}`)
     const { units } = this.solution().practice
     const values = Object.fromEntries(
       kind.asks.flatMap(({ key, measure }) => {

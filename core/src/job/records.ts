@@ -217,7 +217,7 @@ export const recordKinds = [
   kindOf(
     'measured',
     {
-      /** Which kind of running reading (`bench/running/kinds.ts`), at which appliance. */
+      /** Which test by hand (`bench/by-hand/kinds.ts`), at which appliance. */
       reading: z.string().min(1).max(40),
       target: z.string().max(60),
       values: z.record(z.string().max(40), finite),
@@ -225,7 +225,7 @@ export const recordKinds = [
       confirmed: z.array(z.string().max(40)).max(10),
       instrument: short,
     },
-    ({ typed }) => `Read running: ${Object.values(typed).join(', ')}`,
+    ({ typed }) => `Test by hand: ${Object.values(typed).join(', ')}`,
   ),
   kindOf(
     'made-safe',

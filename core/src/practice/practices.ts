@@ -240,6 +240,14 @@ export interface Practice {
     }
     readonly source: Source
   }
+  /** How new pipes are tested with water before they are hidden. */
+  readonly waterTest: {
+    /** Over the working pressure, and at least so much; gauge. */
+    readonly factor: number
+    readonly least_Pa: number
+    readonly metal_s: number
+    readonly source: Source
+  }
   readonly fillBy: 'filling-link' | 'feed-valve-with-lever'
   readonly unventedTicket: boolean
   readonly vesselRuleNote: string
@@ -487,6 +495,15 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
         says: 'BS 7967: CO over CO2 under 0.004 at commissioning, 0.008 for action, as remembered: check the current edition',
       },
     },
+    waterTest: {
+      factor: 1.5,
+      least_Pa: 0,
+      metal_s: 3600,
+      source: {
+        basis: 'from-memory',
+        says: 'BS 8558 and Water Regulations guidance: 1.5 times the maximum working pressure, an hour for metal; EN 806-4 procedure B for plastics, as remembered: check the current edition and the pipe maker’s',
+      },
+    },
     fillBy: 'filling-link',
     unventedTicket: true,
     vesselRuleNote:
@@ -711,6 +728,15 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
         says: 'ANSI Z21: 400 ppm of CO without excess air, as remembered: check the current edition; the maker’s band comes first',
       },
     },
+    waterTest: {
+      factor: 1.5,
+      least_Pa: 0,
+      metal_s: 900,
+      source: {
+        basis: 'from-memory',
+        says: 'ASME B31.9 1.5 times, plumbing codes at least 15 minutes at the working pressure, as remembered: check the local code; plastics by their maker',
+      },
+    },
     fillBy: 'feed-valve-with-lever',
     unventedTicket: false,
     vesselRuleNote:
@@ -884,6 +910,15 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       source: {
         basis: 'from-memory',
         says: 'AS/NZS appliance standards: CO over CO2 under 0.02, as remembered: check the current edition; the maker’s band comes first',
+      },
+    },
+    waterTest: {
+      factor: 1,
+      least_Pa: 1.5e6,
+      metal_s: 1800,
+      source: {
+        basis: 'from-memory',
+        says: 'AS/NZS 3500: water services at 1500 kPa for 30 minutes, no loss, as remembered: check the current edition; what stands less is isolated',
       },
     },
     fillBy: 'filling-link',

@@ -70,7 +70,7 @@ describe('every finding', () => {
     expect(said([made, tested('2026-11-20T12:00:00Z')])).not.toContain('made-safe-not-mended')
   })
 
-  test('running-failed, which the last reading at a burner is', () => {
+  test('hand-test-failed, which the last reading at a burner is', () => {
     const read = (number: number, running_Pa: number): JobRecord => ({
       ...{ id: `read-000${number}`, at: '2026-11-20T10:00:00Z', by: 'A. Fitter' },
       body: {
@@ -80,9 +80,9 @@ describe('every finding', () => {
       },
     })
     const said = (entries: JobRecord[]) =>
-      judge(solve(juniper), { entries, samples: {} }).sheets.running.findings.map(({ id }) => id)
-    expect(said([read(1, 5e4)])).toContain('running-failed')
-    expect(said([read(1, 5e4), read(2, 2e5)])).not.toContain('running-failed')
+      judge(solve(juniper), { entries, samples: {} }).sheets['by-hand'].findings.map(({ id }) => id)
+    expect(said([read(1, 5e4)])).toContain('hand-test-failed')
+    expect(said([read(1, 5e4), read(2, 2e5)])).not.toContain('hand-test-failed')
   })
 
   test('has its case here', () => {
@@ -90,7 +90,7 @@ describe('every finding', () => {
       ...[...oneValue, ...several, ...recorded].map(([id]) => id),
       'inspected-against-figures',
       'made-safe-not-mended',
-      'running-failed',
+      'hand-test-failed',
     ])
     expect(findingIds.filter((id) => !has.has(id))).toEqual([])
   })

@@ -18,7 +18,7 @@ export const sheetIds = [
   'gas',
   'water',
   'tightness',
-  'running',
+  'by-hand',
   'steps',
   'list',
   'handover',

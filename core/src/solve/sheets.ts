@@ -3,7 +3,7 @@ import type { Sheet } from '../answer/sheet'
 import { tightnessSpec } from '../bench/gas-tightness/sheet'
 import type { JobDocument } from '../job/document'
 import type { Practice } from '../practice/practices'
-import { runningSpec } from '../bench/running/sheet'
+import { handTestsSpec } from '../bench/by-hand/sheet'
 import { stepsSpec } from '../sequences/sheet'
 import { circuitSpec } from '../sheets/circuit/sheet'
 import { exchangeSpec } from '../sheets/exchange/sheet'
@@ -43,7 +43,7 @@ export const sheetList = [
   gasSpec,
   waterSpec,
   tightnessSpec,
-  runningSpec,
+  handTestsSpec,
   stepsSpec,
   listSpec,
   handoverSpec,

@@ -5,7 +5,7 @@ import { survey } from './found'
 import type { HandoverFacts } from './paper'
 import { paper } from './paper'
 import { printedSheets } from './printedSheets'
-import { commissioning, proving, runningReadings } from './recorded'
+import { commissioning, proving, handTestsRead } from './recorded'
 import { madeSafe, unsafeSection, workList } from './workList'
 
 /** The handover sheet: answers with their workings, the test with its trace, the commissioning record, what is open, and the cautions. */
@@ -34,7 +34,7 @@ export function handoverSheet(facts: HandoverFacts): TDocumentDefinitions {
       ...printedSheets(solution, show),
       ...survey(facts, show),
       ...proving(judgement, show, nameOf),
-      ...runningReadings(facts, show, nameOf),
+      ...handTestsRead(facts, show, nameOf),
       ...commissioning(judgement, show, nameOf),
       ...madeSafe(state.records, nameOf),
       ...workList(judgement, solution, show, nameOf),

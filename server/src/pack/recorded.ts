@@ -2,9 +2,9 @@ import type { JudgedTest, Judgement, Show, TightnessRun, TightnessVerdict } from
 import {
   durationWords,
   figuresSentence,
-  judgeReadings,
+  judgeHandTests,
   paperInks,
-  readingName,
+  handTestName,
   ruleSentence,
   tightnessTrace,
 } from '@hestian/core'
@@ -98,22 +98,22 @@ function testContent(
   ]
 }
 
-/** What was read with the plant running: each with its sentence, its figures and who read it. */
-export function runningReadings(
+/** What was tested by hand: each with its sentence, its figures and who read it. */
+export function handTestsRead(
   { solution, state }: Pick<HandoverFacts, 'solution' | 'state'>,
   show: Show,
   nameOf: (id: string) => string,
 ): Content[] {
-  const read = judgeReadings(solution.document, solution.practice, state.records, show).flatMap(
+  const read = judgeHandTests(solution.document, solution.practice, state.records, show).flatMap(
     (one) => (one.last ? [{ ...one, last: one.last }] : []),
   )
   if (read.length === 0) return []
   return [
-    section('Running readings'),
+    section('Tests by hand'),
     ...read.flatMap((one): Content[] => [
       {
         text: [
-          bold(`${readingName(one, solution.practice)}: `),
+          bold(`${handTestName(one, solution.practice)}: `),
           bold(`${outcomeWords[one.last.found.outcome].toLowerCase()}. `),
           one.last.found.says,
         ],

@@ -1,4 +1,4 @@
-import type { Given, RunningKind } from './spec'
+import type { Given, HandTest } from './spec'
 import { failed, passed } from './spec'
 import type { Show } from '../../units/format'
 
@@ -15,7 +15,7 @@ const told = ({ name, maker_Pa, read_Pa }: ReturnType<typeof pairs>[number], sho
   `${name.toLowerCase()} ${show(read_Pa, 'gas-pressure')}, the maker’s is ${show(maker_Pa, 'gas-pressure')}`
 
 /** The pressure after the appliance's own valve, against the maker's table for this model, gas and height. Source: the maker's. */
-export const burnerPressure: RunningKind = {
+export const burnerPressure: HandTest = {
   id: 'burner-pressure',
   name: '{burnerPressure}',
   why: 'Only with the maker’s table for this model, gas and height at hand, and only by somebody who may. A burner that mixes before the fan has none: it is set by its flue gas, by the maker’s procedure.',

@@ -1,7 +1,7 @@
 import { grossInput_W } from '../../methods/gas/fuel'
 import { clockedInput, meterCorrection } from '../../methods/gas/rate'
 import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
-import type { At, Given, RunningKind } from './spec'
+import type { At, Given, HandTest } from './spec'
 import { cannotTell, failed, passed } from './spec'
 
 /** How far the timed input may be from the plate's. Common practice, no source. */
@@ -18,7 +18,7 @@ const plate_W = ({ appliance, gas }: At): number | undefined =>
   appliance?.input_W ? grossInput_W(appliance.input_W.value, appliance.inputSaid, gas) : undefined
 
 /** The input by timing the meter with this burner alone at full load. Source: sources.idealGas. */
-export const gasRate: RunningKind = {
+export const gasRate: HandTest = {
   id: 'gas-rate',
   name: 'Gas rate by the meter',
   why: 'Everything else off, pilots too, this burner at full load for ten minutes; then time a whole turn of the dial. The longer it is timed, the less the thumb counts.',

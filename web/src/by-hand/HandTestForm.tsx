@@ -1,4 +1,4 @@
-import type { Given, JudgedReading, Parsed, RecordBody, RunningKind, UnitSet } from '@hestian/core'
+import type { Given, JudgedHandTest, Parsed, RecordBody, HandTest, UnitSet } from '@hestian/core'
 import { atOf, foundOf, inWords, parseQuantity, unanswered } from '@hestian/core'
 import { useState } from 'react'
 import { Checkbox, FieldError, Input, Label, Text, TextField } from 'react-aria-components'
@@ -22,16 +22,16 @@ function useTexts(what: string): readonly [Texts, (texts: Texts) => void] {
 }
 
 /** One reading typed in, with what it would come to before it is recorded. */
-export function ReadingForm({
+export function HandTestForm({
   reading: { kind, target },
   onDone,
 }: {
-  readonly reading: JudgedReading
+  readonly reading: JudgedHandTest
   readonly onDone: () => void
 }) {
   const { solution, record, show } = useJob()
   const { document, practice } = solution
-  const [texts, setTexts] = useTexts(`running:${kind.id}:${target.id}`)
+  const [texts, setTexts] = useTexts(`by-hand:${kind.id}:${target.id}`)
   const [confirmed, setConfirmed] = useState<readonly string[]>([])
   const appliance = document.appliances.find(({ id }) => id === target.id)
   const parsed = parsedOf(kind, texts, practice.units)
@@ -110,11 +110,7 @@ export function ReadingForm({
   )
 }
 
-const parsedOf = (
-  { asks }: RunningKind,
-  texts: Texts,
-  units: UnitSet,
-): ReadonlyMap<string, Parsed> =>
+const parsedOf = ({ asks }: HandTest, texts: Texts, units: UnitSet): ReadonlyMap<string, Parsed> =>
   new Map(
     asks.flatMap(({ key, measure }): [string, Parsed][] => {
       const text = (texts[key] ?? '').trim()
@@ -124,7 +120,7 @@ const parsedOf = (
 
 /** What a reading waits for before it can be recorded, in words. */
 function waitsFor(
-  kind: RunningKind,
+  kind: HandTest,
   parsed: ReadonlyMap<string, Parsed>,
   given: Given,
   confirmed: readonly string[],

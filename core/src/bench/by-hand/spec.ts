@@ -42,8 +42,8 @@ export interface Found {
   readonly figures: readonly Figure[]
 }
 
-/** A kind of reading with the plant running: a file, and a line in the list of them (`kinds.ts`). */
-export interface RunningKind {
+/** A kind of test with a gauge and a clock in hand: a file, and a line in the list of them (`kinds.ts`). */
+export interface HandTest {
   readonly id: string
   readonly name: string
   /** What it is for and how it is read, caution included. */
@@ -59,7 +59,7 @@ export interface RunningKind {
 
 /** Where a kind is read on this job. */
 export const targetsOf = (
-  { at }: RunningKind,
+  { at }: HandTest,
   document: JobDocument,
 ): readonly (Appliance | undefined)[] =>
   at === 'once'

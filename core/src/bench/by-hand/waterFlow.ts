@@ -1,8 +1,8 @@
-import type { RunningKind } from './spec'
+import type { HandTest } from './spec'
 import { cannotTell, failed, passed } from './spec'
 
 /** Water at the outlet that gets least. Source: what the practice wants at an outlet. */
-export const waterFlow: RunningKind = {
+export const waterFlow: HandTest = {
   id: 'water-flow',
   name: 'Water at the worst outlet',
   why: 'The outlet that gets least: highest, or farthest. Static with all shut, then with it wide open and what usually runs beside it, timed into a bucket.',

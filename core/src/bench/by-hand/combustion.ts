@@ -9,7 +9,7 @@ import {
 } from '../../methods/combustion/combustion'
 import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
 import type { Show } from '../../units/format'
-import type { At, Figure, Found, Given, RunningKind } from './spec'
+import type { At, Figure, Found, Given, HandTest } from './spec'
 import { cannotTell, failed, passed } from './spec'
 
 /** Natural gas counts as methane. Loss figures of Siegert: German 1. BImSchV, from memory. */
@@ -161,7 +161,7 @@ function judged(
 /** Above this flue temperature less the air's it is no reading of a house's boiler, K. Assumed. */
 const hottest_K = 600
 
-const combustionAt = (id: string, rate: string): RunningKind => ({
+const combustionAt = (id: string, rate: string): HandTest => ({
   id,
   name: `Flue gas at the ${rate} rate`,
   why: 'Case on, steady for ten minutes, by an analyser that was zeroed in fresh air outdoors. CO kills: where the limit is passed it is off, and somebody opens the windows.',

@@ -1,15 +1,15 @@
 import { inWords } from '../../job/questions'
 import { fingerprint } from '../../job/merge'
 import type { RecordedSpec } from '../../sheets/sheetSpec'
-import { judgeReadings } from './judged'
-import type { JudgedReading } from './judged'
-import type { RunningFinding } from './wording'
-import { runningWordings } from './wording'
+import { judgeHandTests } from './judged'
+import type { JudgedHandTest } from './judged'
+import type { HandTestFinding } from './wording'
+import { handTestWordings } from './wording'
 import type { Practice } from '../../practice/practices'
 
 /** A reading by its name, with the appliance it is of. */
-export const readingName = (
-  { kind, target }: Pick<JudgedReading, 'kind' | 'target'>,
+export const handTestName = (
+  { kind, target }: Pick<JudgedHandTest, 'kind' | 'target'>,
   { words }: Practice,
 ): string => {
   const said = inWords(kind.name, words)
@@ -17,14 +17,14 @@ export const readingName = (
   return target.name ? `${name}, ${target.name}` : name
 }
 
-/** What is read with the plant running: the last reading of each that is wrong is a finding. */
-export const runningSpec: RecordedSpec<'running', typeof runningWordings> = {
-  id: 'running',
-  name: 'Running readings',
+/** What is tested with a gauge and a clock in hand: the last test of each that is wrong is a finding. */
+export const handTestsSpec: RecordedSpec<'by-hand', typeof handTestWordings> = {
+  id: 'by-hand',
+  name: 'Tests by hand',
   stage: 'test',
-  wordings: runningWordings,
+  wordings: handTestWordings,
   judge: (document, practice, { entries }) => {
-    const readings = judgeReadings(document, practice, entries)
+    const readings = judgeHandTests(document, practice, entries)
     return {
       sheet: {
         applies: true,
@@ -32,17 +32,17 @@ export const runningSpec: RecordedSpec<'running', typeof runningWordings> = {
         missing: readings
           .filter(({ last }) => !last || last.found.outcome === 'cannot-tell')
           .map((one) => ({
-            place: readingPlace(one),
-            what: readingName(one, practice),
+            place: handTestPlace(one),
+            what: handTestName(one, practice),
           })),
-        findings: readings.flatMap((one): RunningFinding[] =>
+        findings: readings.flatMap((one): HandTestFinding[] =>
           one.last?.found.outcome === 'failed'
             ? [
                 {
-                  id: 'running-failed',
+                  id: 'hand-test-failed',
                   severity: one.last.found.severity ?? 'fix',
-                  place: readingPlace(one),
-                  names: [readingName(one, practice), one.last.found.says],
+                  place: handTestPlace(one),
+                  names: [handTestName(one, practice), one.last.found.says],
                   source: one.kind.source(practice),
                 },
               ]
@@ -56,5 +56,5 @@ export const runningSpec: RecordedSpec<'running', typeof runningWordings> = {
 }
 
 /** Where a reading stands on its page. */
-export const readingPlace = ({ kind, target }: Pick<JudgedReading, 'kind' | 'target'>): string =>
-  `running.${kind.id}${target.id ? `.${target.id}` : ''}`
+export const handTestPlace = ({ kind, target }: Pick<JudgedHandTest, 'kind' | 'target'>): string =>
+  `by-hand.${kind.id}${target.id ? `.${target.id}` : ''}`

@@ -2,11 +2,14 @@ import { burnerPressure } from './burnerPressure'
 import { combustionHigh, combustionLow } from './combustion'
 import { gasPressure } from './gasPressure'
 import { gasRate } from './gasRate'
-import type { RunningKind } from './spec'
+import type { HandTest } from './spec'
 import { waterFlow } from './waterFlow'
+import { waterTestMetal, waterTestPlastic } from './waterTest'
 
-/** What is read with the plant running, in the order it is done: the one list of it. */
-export const runningKinds: readonly RunningKind[] = [
+/** What is tested with a gauge and a clock in hand, in the order it is done: the one list of it. */
+export const handTests: readonly HandTest[] = [
+  waterTestMetal,
+  waterTestPlastic,
   gasPressure,
   burnerPressure,
   gasRate,

@@ -4,14 +4,14 @@ import { ofKind } from '../../job/records'
 import type { Practice } from '../../practice/practices'
 import { showIn } from '../../units/format'
 import type { Show } from '../../units/format'
-import { runningKinds } from './kinds'
-import type { At, Found, Given, RunningKind } from './spec'
+import { handTests } from './kinds'
+import type { At, Found, Given, HandTest } from './spec'
 import { atOf, cannotTell, targetsOf } from './spec'
 import { ranges } from '../../units/measure'
 
 /** A reading that is to be made or was, with what it comes to. The last one of its kind at its place counts. */
-export interface JudgedReading {
-  readonly kind: RunningKind
+export interface JudgedHandTest {
+  readonly kind: HandTest
   /** Of its appliance; empty where it is read once. */
   readonly target: { readonly id: string; readonly name: string }
   readonly last?: {
@@ -27,7 +27,7 @@ export interface JudgedReading {
 }
 
 /** What readings come to; figures that are missing or that nothing can be computed with cannot tell. */
-export function foundOf(kind: RunningKind, given: Given, at: At, show: Show): Found {
+export function foundOf(kind: HandTest, given: Given, at: At, show: Show): Found {
   const open = unanswered(kind, given)
   if (open.length > 0) return cannotTell(`Not read: ${open.join('; ')}.`)
   const outside = kind.asks.filter(({ key, measure }) => {
@@ -47,19 +47,19 @@ export function foundOf(kind: RunningKind, given: Given, at: At, show: Show): Fo
 }
 
 /** Asks that must be answered before a reading says anything, and are not. */
-export const unanswered = ({ asks }: RunningKind, given: Given): readonly string[] =>
+export const unanswered = ({ asks }: HandTest, given: Given): readonly string[] =>
   asks.filter((ask) => !ask.optional && given[ask.key] === undefined).map(({ label }) => label)
 
 /** Every reading of this job: what was read at what is there, judged as the plates stand now. */
-export function judgeReadings(
+export function judgeHandTests(
   document: JobDocument,
   practice: Practice,
   entries: readonly JobRecord[],
   show: Show = showIn(practice.units),
-): readonly JudgedReading[] {
+): readonly JudgedHandTest[] {
   const measured = ofKind(entries, 'measured')
-  return runningKinds.flatMap((kind) =>
-    targetsOf(kind, document).map((appliance): JudgedReading => {
+  return handTests.flatMap((kind) =>
+    targetsOf(kind, document).map((appliance): JudgedHandTest => {
       const target = { id: appliance?.id ?? '', name: appliance?.name ?? '' }
       const mine = measured.filter(
         ({ body }) => body.reading === kind.id && body.target === target.id,

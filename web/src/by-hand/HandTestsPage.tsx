@@ -1,5 +1,5 @@
-import type { JudgedReading } from '@hestian/core'
-import { readingName, readingPlace, judgeReadings } from '@hestian/core'
+import type { JudgedHandTest } from '@hestian/core'
+import { handTestName, handTestPlace, judgeHandTests } from '@hestian/core'
 import { useMemo, useState } from 'react'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
@@ -11,23 +11,23 @@ import { Mark } from '../ui/icons'
 import { SheetPage } from '../ui/SheetPage'
 import { VerdictChip } from '../ui/VerdictChip'
 import { FoundView, marks } from './FoundView'
-import { ReadingForm } from './ReadingForm'
+import { HandTestForm } from './HandTestForm'
 
-/** What is read with the plant running: at each burner, then once; the figures that follow stand beside each. */
-export function RunningPage() {
+/** What is tested with a gauge and a clock in hand: pipes with water, each burner, the worst outlet; the figures that follow stand beside each. */
+export function HandTestsPage() {
   const { solution, state, show } = useJob()
   const [open, setOpen] = useState<string>()
   const readings = useMemo(
-    () => judgeReadings(solution.document, solution.practice, state.records, show),
+    () => judgeHandTests(solution.document, solution.practice, state.records, show),
     [solution.document, solution.practice, state.records, show],
   )
   const targets = [...new Map(readings.map(({ target }) => [target.id, target])).values()]
   return (
-    <SheetPage sheet="running">
+    <SheetPage sheet="by-hand">
       <Head readings={readings} />
       {targets.map((target) => (
         <section key={target.id}>
-          <SectionHead>{target.name || 'Water'}</SectionHead>
+          <SectionHead>{target.name || 'Pipes and outlets'}</SectionHead>
           <ul>
             {readings
               .filter((one) => one.target.id === target.id)
@@ -35,20 +35,20 @@ export function RunningPage() {
                 <Reading
                   key={one.kind.id}
                   reading={one}
-                  isOpen={open === readingPlace(one)}
-                  onOpen={() => setOpen(readingPlace(one))}
+                  isOpen={open === handTestPlace(one)}
+                  onOpen={() => setOpen(handTestPlace(one))}
                   onDone={() => setOpen(undefined)}
                 />
               ))}
           </ul>
         </section>
       ))}
-      <CheckSheet sheet="running" />
+      <CheckSheet sheet="by-hand" />
     </SheetPage>
   )
 }
 
-function Head({ readings }: { readonly readings: readonly JudgedReading[] }) {
+function Head({ readings }: { readonly readings: readonly JudgedHandTest[] }) {
   const { solution } = useJob()
   const wrong = readings.filter(({ last }) => last?.found.outcome === 'failed')
   const stop = wrong.find(({ last }) => last?.found.severity === 'stop')
@@ -58,7 +58,7 @@ function Head({ readings }: { readonly readings: readonly JudgedReading[] }) {
     return (
       <>
         <Answer>
-          <b>Off until it is put right:</b> {readingName(stop, solution.practice)}.
+          <b>Off until it is put right:</b> {handTestName(stop, solution.practice)}.
         </Answer>
         <VerdictLine>
           <VerdictChip verdict="stop" word="Stop" />
@@ -101,7 +101,7 @@ function chipOf(isWrong: boolean, isDone: boolean) {
 }
 
 interface ReadingProps {
-  readonly reading: JudgedReading
+  readonly reading: JudgedHandTest
   readonly isOpen: boolean
   readonly onOpen: () => void
   readonly onDone: () => void
@@ -110,9 +110,9 @@ interface ReadingProps {
 function Reading({ reading, isOpen, onOpen, onDone }: ReadingProps) {
   const { solution, frozen } = useJob()
   const { kind, last } = reading
-  const name = readingName({ kind, target: { id: '', name: '' } }, solution.practice)
+  const name = handTestName({ kind, target: { id: '', name: '' } }, solution.practice)
   return (
-    <Row data-place={readingPlace(reading)} data-open={isOpen || undefined}>
+    <Row data-place={handTestPlace(reading)} data-open={isOpen || undefined}>
       <Mark kind={last ? marks[last.found.outcome] : 'not-yet'} size={22} />
       <div>
         <Top>
@@ -121,9 +121,9 @@ function Reading({ reading, isOpen, onOpen, onDone }: ReadingProps) {
             <Button
               look="text"
               onPress={onOpen}
-              aria-label={`${last ? 'Read again' : 'Read'}: ${readingName(reading, solution.practice)}`}
+              aria-label={`${last ? 'Read again' : 'Read'}: ${handTestName(reading, solution.practice)}`}
             >
-              {last ? 'Again' : 'Read it'}
+              {last ? 'Again' : 'Read'}
             </Button>
           )}
         </Top>
@@ -131,7 +131,7 @@ function Reading({ reading, isOpen, onOpen, onDone }: ReadingProps) {
         {isOpen && !frozen && (
           <>
             <p>{kind.why}</p>
-            <ReadingForm reading={reading} onDone={onDone} />
+            <HandTestForm reading={reading} onDone={onDone} />
           </>
         )}
       </div>
@@ -140,7 +140,7 @@ function Reading({ reading, isOpen, onOpen, onDone }: ReadingProps) {
 }
 
 /** What was read last, what it comes to, and who read it. */
-function LastRead({ reading: { last, before } }: { readonly reading: JudgedReading }) {
+function LastRead({ reading: { last, before } }: { readonly reading: JudgedHandTest }) {
   const { nameOf } = useJob()
   if (!last) return null
   return (

@@ -1,6 +1,6 @@
 import { atMost } from '../../answer/expect'
 import { lockUp } from '../../methods/gas/rate'
-import type { At, Figure, Found, RunningKind } from './spec'
+import type { At, Figure, Found, HandTest } from './spec'
 import { cannotTell, failed, passed } from './spec'
 import type { Show } from '../../units/format'
 
@@ -60,7 +60,7 @@ function againstSupply({ working_Pa, meter_Pa }: Read, { practice, document }: A
 }
 
 /** The fall told apart: what the pipe takes, what the meter and its regulator do. Source: the practice's allowance and band. */
-export const gasPressure: RunningKind = {
+export const gasPressure: HandTest = {
   id: 'gas-pressure',
   name: 'Gas pressure, everything on',
   why: 'Static, then with every burner at full load. It tells a small pipe from a weak supply: the difference is the pipe, the rest is meter and regulator.',
