@@ -80,3 +80,30 @@ test('flue gas at two rates, the gas timed and the burner set, on a phone: wrong
   for (const part of ['Tests by hand', 'Flue gas at the high rate', 'CO over CO2', 'BS 7967'])
     expect(text).toContain(part)
 })
+
+test('a water gauge with two legs is read by eye: one leg is asked about, the clock says when, the rule passes it', async ({
+  page,
+}) => {
+  await page.goto('/jobs/saltbush-ferry/tightness')
+  await workAs(page, 'Maren Oduya')
+  await page.getByRole('button', { name: 'Test again' }).click()
+  for (const box of await page.getByRole('checkbox').all()) await box.check({ force: true })
+  await page.getByText('Water gauge, typed by hand').click()
+  await page.getByRole('button', { name: 'Begin: let it settle' }).click()
+  await expect(page.getByText(/Read the gauge in/)).toBeVisible()
+  const leg = (name: string) => page.getByRole('textbox', { name: `${name} leg, from its zero` })
+  const read = async (left: string, right: string, minutes: string) => {
+    await leg('Left').fill(left)
+    await expect(page.getByText('One leg alone is not the pressure.')).toBeVisible()
+    await leg('Right').fill(right)
+    await page.getByRole('textbox', { name: 'Minutes since pumping' }).fill(minutes)
+    await page.getByRole('button', { name: /^Record 1\.2/ }).click()
+  }
+  await read('0.62', '0.62 kPa', '5')
+  await expect(page.getByText(/Read it again in/)).toBeVisible()
+  await expect(leg('Left')).toHaveValue('')
+  await read('6.2 mbar', '0.61', '10')
+  await expect(page.getByRole('heading', { name: /By the rule: passed/ })).toBeVisible()
+  await expect(page.getByRole('heading', { name: /By the figures: cannot tell/ })).toBeVisible()
+  await expect(page.getByText(/Three readings or more/)).toBeVisible()
+})

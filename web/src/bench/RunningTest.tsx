@@ -1,16 +1,14 @@
 import type { JudgedTest } from '@hestian/core'
-import { clock, parseQuantity, ruleSees_m3_s, tenthKelvin_Pa, tightnessTrace } from '@hestian/core'
-import { useMemo, useState } from 'react'
-import { Input, Label, TextField } from 'react-aria-components'
+import { clock, ruleSees_m3_s, tenthKelvin_Pa, tightnessTrace } from '@hestian/core'
+import { useMemo } from 'react'
 import styled from 'styled-components'
-import { useRunningTest } from '../sync/runningTest'
+import { useAwake, useRunningTest } from '../sync/runningTest'
 import { useGauges } from '../api/queries'
 import { useJob } from '../job/JobContext'
-import { Button } from '../ui/Button'
 import { DrawingView } from '../ui/DrawingView'
 import { Mark } from '../ui/icons'
-import { Typed } from './Prepare'
 import { Plant } from './Plant'
+import { EyeClock, TypeReading } from './TypeReading'
 import { phone } from '../ui/phone'
 
 /** A test under way: what it reads, how long is left, the trace, and what it can and cannot see. */
@@ -22,6 +20,7 @@ export function RunningTest({ test }: { readonly test: JudgedTest }) {
   const latest = run.samples[run.samples.length - 1]
   const running = verdict.outcome === 'running' ? verdict : undefined
   useRunningTest(running !== undefined)
+  useAwake(running !== undefined)
   const drawing = useMemo(
     () => tightnessTrace(run, show, { width: 810, height: 250 }, test.notes),
     [run, show, test.notes],
@@ -32,7 +31,11 @@ export function RunningTest({ test }: { readonly test: JudgedTest }) {
   return (
     <>
       <Statement role="status">
-        <Now verdict={test.verdict} limit_Pa={limit} />
+        {test.begun.reading === 'typed' ? (
+          <EyeClock test={test} />
+        ) : (
+          <Now verdict={test.verdict} limit_Pa={limit} />
+        )}
       </Statement>
       <Top>
         <Reading aria-label="Pressure now" data-silent={silent || undefined}>
@@ -52,14 +55,7 @@ export function RunningTest({ test }: { readonly test: JudgedTest }) {
           </span>
         </Reading>
         <Countdown>
-          <small>
-            {running?.phase === 'stabilising'
-              ? 'left to settle'
-              : `left of the ${clock(run.plan.test_s)} test`}
-          </small>
-          <strong className="tnum" role="timer">
-            {clock(running?.left_s ?? 0)}
-          </strong>
+          {test.begun.reading === 'streamed' && <Left running={running} test_s={run.plan.test_s} />}
           <p>
             {latest?.temp_K === undefined ? (
               'No temperature: the rule needs none; the figures then mostly cannot tell.'
@@ -79,14 +75,34 @@ export function RunningTest({ test }: { readonly test: JudgedTest }) {
           </p>
         </Countdown>
       </Top>
+      {test.begun.reading === 'typed' && <TypeReading test={test} />}
       <Trace role="region" tabIndex={0} aria-label="Strip chart">
         <DrawingView drawing={drawing} />
       </Trace>
       <Sees test={test} />
-      {test.begun.reading === 'typed' && <TypeReading test={test} />}
       {gauge && (
         <Plant gauge={gauge} testGauge_Pa={run.plan.testGauge_Pa} volume_m3={run.plan.volume_m3} />
       )}
+    </>
+  )
+}
+
+/** How long it still settles or runs, by the gauge's clock. */
+function Left({
+  running,
+  test_s,
+}: {
+  readonly running: Extract<JudgedTest['verdict'], { outcome: 'running' }> | undefined
+  readonly test_s: number
+}) {
+  return (
+    <>
+      <small>
+        {running?.phase === 'stabilising' ? 'left to settle' : `left of the ${clock(test_s)} test`}
+      </small>
+      <strong className="tnum" role="timer">
+        {clock(running?.left_s ?? 0)}
+      </strong>
     </>
   )
 }
@@ -129,10 +145,6 @@ function Now({
     </>
   )
 }
-
-/** What a typed text was understood as, or what is wrong with it. */
-const readAs = (parsed: ReturnType<typeof parseQuantity>): string =>
-  parsed.outcome === 'understood' ? `Understood: ${parsed.echo}` : parsed.says
 
 function Sees({ test }: { readonly test: JudgedTest }) {
   const { show, solution } = useJob()
@@ -177,82 +189,6 @@ function Sees({ test }: { readonly test: JudgedTest }) {
       </NoVerdict>
       <span className="unseen">{solution.practice.label}</span>
     </Three>
-  )
-}
-
-/** A reading taken by eye. Time is that of pressing the button. */
-function TypeReading({ test }: { readonly test: JudgedTest }) {
-  const { act, solution, show } = useJob()
-  const [pressure, setPressure] = useState('')
-  const [warmth, setWarmth] = useState('')
-  const [minutes, setMinutes] = useState('')
-  const units = solution.practice.units
-  const gauge = parseQuantity(pressure, 'gas-pressure', units['gas-pressure'])
-  const temp =
-    warmth.trim() === '' ? undefined : parseQuantity(warmth, 'temperature', units.temperature)
-  const after = minutes.trim() === '' ? undefined : Number(minutes.replace(',', '.'))
-  const ready =
-    gauge.outcome === 'understood' &&
-    (temp === undefined || temp.outcome === 'understood') &&
-    (after === undefined || (after >= 0 && after < 1500))
-  const record = async () => {
-    if (gauge.outcome !== 'understood') return
-    const at_ms =
-      after === undefined ? Date.now() : test.run.settleFrom_ms + Math.round(after * 60_000)
-    const sent = await act(`/tests/${test.testId}/samples`, {
-      sample: {
-        at_ms,
-        gauge_Pa: gauge.si,
-        ...(temp?.outcome === 'understood' ? { temp_K: temp.si } : {}),
-      },
-    })
-    if (sent) {
-      setPressure('')
-      setMinutes('')
-    }
-  }
-  return (
-    <form
-      onSubmit={(event) => {
-        event.preventDefault()
-        if (ready) void record()
-      }}
-    >
-      <Typed>
-        <TextField value={pressure} onChange={setPressure}>
-          <Label>The gauge reads</Label>
-          <Input placeholder={show.unit('gas-pressure')} />
-          <small>
-            {pressure === '' ? `A bare number is ${show.unit('gas-pressure')}.` : readAs(gauge)}
-          </small>
-        </TextField>
-        <TextField value={warmth} onChange={setWarmth}>
-          <Label>Temperature by the pipe</Label>
-          <Input placeholder={show.unit('temperature')} />
-          <small>
-            {temp === undefined ? 'Left out, the figures assume a change.' : readAs(temp)}
-          </small>
-        </TextField>
-        <TextField value={minutes} onChange={setMinutes}>
-          <Label>Minutes since pumping</Label>
-          <Input placeholder="now" inputMode="decimal" />
-          <small>
-            Empty means now. Read at the start of the test (
-            {(test.run.plan.stabilise_s / 60).toFixed(0)} min) and at its end (
-            {((test.run.plan.stabilise_s + test.run.plan.test_s) / 60).toFixed(0)} min).
-          </small>
-        </TextField>
-      </Typed>
-      {ready ? (
-        <Button type="submit" look="go">
-          Record {gauge.outcome === 'understood' ? show(gauge.si, 'gas-pressure') : ''}
-        </Button>
-      ) : (
-        <Button look="wait" isDisabled>
-          Record: waits for a reading
-        </Button>
-      )}
-    </form>
   )
 }
 

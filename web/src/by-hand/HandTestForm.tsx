@@ -168,7 +168,8 @@ function AskField({
 function described(parsed: Parsed | undefined, hint: string | undefined): string {
   if (parsed?.outcome === 'understood')
     return `Understood: ${parsed.echo}${parsed.question ? '. Unusual: is the unit right?' : ''}`
-  return hint ? `May be left out. ${hint}` : 'Any unit; a bare number is in the unit shown.'
+  // A line that is there before its text is, so that nothing moves while one types.
+  return hint ? `May be left out. ${hint}` : '\u00a0'
 }
 
 const Confirm = styled(Checkbox)`
@@ -180,6 +181,9 @@ const Confirm = styled(Checkbox)`
     cursor: pointer;
     color: var(--ink);
     font-size: var(--plain);
+  }
+  > svg {
+    flex: none;
   }
   &[data-focus-visible] {
     outline: 3px solid var(--ink);

@@ -1,5 +1,6 @@
-import type { TightnessRun } from './run'
-import { figuresOf, windowOf } from './run'
+import { gapIntervals } from './byTheRule'
+import type { Sample, TightnessRun } from './run'
+import { figuresOf, intervalOf_s, windowOf } from './run'
 import { clock } from '../../units/format'
 import type { Show } from '../../units/format'
 import type { Drawing, Shape } from '../../answer/drawing'
@@ -39,10 +40,16 @@ export function tightnessTrace(
   const y = (gauge_Pa: number) =>
     foot - ((foot - top) * (Math.min(high, Math.max(low, gauge_Pa)) - low)) / (high - low)
   const samples = thinned(run.samples)
+  // A gap is shown as one: what was not read is not drawn.
+  const step_s = intervalOf_s(samples)
+  const isBroken = (before: Sample | undefined, { at_ms }: Sample) =>
+    !before ||
+    (run.reading === 'streamed' &&
+      at_ms - before.at_ms > 1000 * gapIntervals * Math.max(step_s, 0.1))
   const trace = samples
     .map(
       (sample, i) =>
-        `${i === 0 ? 'M' : 'L'}${x(sample.at_ms).toFixed(1)} ${y(sample.gauge_Pa).toFixed(1)}`,
+        `${isBroken(samples[i - 1], sample) ? 'M' : 'L'}${x(sample.at_ms).toFixed(1)} ${y(sample.gauge_Pa).toFixed(1)}`,
     )
     .join('')
   const figure = (gauge_Pa: number) => show.figure(gauge_Pa, 'gas-pressure')
