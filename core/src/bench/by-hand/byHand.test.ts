@@ -6,6 +6,7 @@ import type { PracticeName } from '../../practice/practiceNames'
 import { showIn } from '../../units/format'
 import { foundOf, judgeHandTests, unanswered } from './judged'
 import { handTests } from './kinds'
+import { handTestsSpec } from './sheet'
 import type { Found, Given } from './spec'
 import { atOf } from './spec'
 
@@ -290,6 +291,18 @@ describe('what was recorded', () => {
     ])
     expect(two?.last?.found.outcome).toBe('passed')
     expect(two?.before).toBe(1)
+  })
+  test('a test that cannot tell is still missing', () => {
+    const missing = (entries: JobRecord[]) => {
+      const { sheet } = handTestsSpec.judge(house(), practices['uk-ireland'], {
+        ...{ entries, gasTight: false, steps: [] },
+      })
+      return sheet.applies ? sheet.missing.map(({ what }) => what) : []
+    }
+    const swapped = record('read-0001', { static_Pa: 1e5, running_Pa: 2e5, flow_m3_s: 1e-4 })
+    const right = record('read-0002', { static_Pa: 3e5, running_Pa: 2e5, flow_m3_s: 1e-4 })
+    expect(missing([swapped])).toContain('Water at the worst outlet')
+    expect(missing([swapped, right])).not.toContain('Water at the worst outlet')
   })
   test('every burner is asked for every kind, the outlet once', () => {
     const all = judgeHandTests(house(), practices['uk-ireland'], [])

@@ -1,8 +1,11 @@
 import fc from 'fast-check'
 import { sources } from '../../answer/sources'
-import { tenthKelvin_Pa } from './byTheFigures'
+import { leakRegression } from '../../methods/test/leakRegression'
+import type { FiguresVerdict } from './byTheFigures'
+import { judgeByTheFigures, tenthKelvin_Pa } from './byTheFigures'
 import { judgeTightness } from './gasTightness'
 import { manyRuns } from './manyRuns.testing'
+import { seeded, simulatedRun } from './simulatedRun.testing'
 import type { Sample, TightnessPlan, TightnessRun } from './run'
 import { fillingHeat_Pa } from './settled'
 import {
@@ -271,6 +274,58 @@ test('a greater fall never makes a verdict better', () =>
     ),
     { numRuns: 60 },
   ))
+
+// What the interval is made of, one at a time: a tight pipe must stay inside it.
+describe('the interval', () => {
+  const still = {
+    ...{ leak_m3_s: 0, noise_Pa: 0, rate_Hz: 1, drift_K_s: 0, sees: 1, barometer_Pa_s: 0 },
+    pumpHeat_K: 0,
+  }
+  const fine = { gauge: { kind: 'digital', resolution_Pa: 0.01 } } as const
+  const shown = (change: Partial<TightnessPlan>, happens: Partial<typeof still>) => {
+    const run = simulatedRun(
+      { plan: plan({ ...fine, ...change }), ...still, ...happens },
+      seeded(3),
+    )
+    return judgeByTheFigures(run)
+  }
+  const holdsNothing = ({ shown }: FiguresVerdict) =>
+    expect([(shown?.low_m3_s ?? 1) <= 0, (shown?.high_m3_s ?? -1) >= 0]).toEqual([true, true])
+  test.each([-1, 1])('holds what a sensor does not see that sees a third (%s)', (way) =>
+    holdsNothing(shown({}, { drift_K_s: (way * 0.9) / 180, sees: 1 / 3 })),
+  )
+  test.each([-1, 1])('holds a barometer that moves by 2 hPa in an hour (%s)', (way) =>
+    holdsNothing(shown({ test_s: 3600 }, { barometer_Pa_s: (way * 199) / 3600 })),
+  )
+  test('is that of Student for 99.8 in a hundred, where nothing but noise is there', () => {
+    const noisy = simulatedRun(
+      { plan: plan(fine), ...still, noise_Pa: 30, rate_Hz: 0.2 },
+      seeded(5),
+    )
+    const { shown } = judgeByTheFigures(noisy)
+    const inside = noisy.samples.filter(({ at_ms }) => at_ms >= 60_000)
+    const alone = leakRegression({
+      readings: inside.map(({ at_ms, gauge_Pa, temp_K = 0 }) => ({
+        ...{ at_s: at_ms / 1000, gauge_Pa, temp_K, atmosphere_Pa: 101325 },
+      })),
+      volume_m3: 0.01,
+      referenceTemp_K: 288.15,
+      confidence: 0.998,
+    })
+    const width = (one: { low_m3_s: number; high_m3_s: number } | undefined) =>
+      (one?.high_m3_s ?? 0) - (one?.low_m3_s ?? 0)
+    expect(width(shown)).toBeGreaterThan(0.99 * width(alone))
+    expect(width(shown)).toBeLessThan(1.8 * width(alone))
+  })
+  test('counts neighbours of a fast gauge as one reading', () =>
+    expect(shown({}, { noise_Pa: 3, rate_Hz: 10 }).shown?.blocks).toBeLessThanOrEqual(25))
+  test('says nothing of a pipe that is half empty by then', () => {
+    const small = { testGauge_Pa: 14000, volume_m3: 0.0025, stabilise_s: 900, test_s: 900 }
+    const empty = shown(small, { leak_m3_s: 3 * plan().permittedLeak_m3_s })
+    expect(empty).toMatchObject({ outcome: 'cannot-tell' })
+    expect(empty.shown).toBeUndefined()
+  })
+})
 
 // The whole table, 2,000 runs a row, is printed by `npm run bench`.
 describe('over many runs', () => {
