@@ -81,14 +81,7 @@ await picture('commission', '/jobs/kestrel-weir/steps')
 await picture('handover', '/jobs/saltbush-ferry/handover')
 await picture('phone-exchange', '/jobs/thornfield-scout-hut/exchange', { size: phone })
 await picture('work-list', '/jobs/thornfield-scout-hut/list', { theme: 'cellar', at: 430 })
-await picture('phone-commission', '/jobs/saltbush-ferry/steps', {
-  size: phone,
-  theme: 'cellar',
-  first: async (page) => {
-    await page.getByRole('button', { name: 'Confirm: Run until it is steady' }).click()
-    await page.getByRole('main').locator('form').getByRole('textbox').fill('48 C')
-  },
-})
+await picture('tests-by-hand', '/jobs/saltbush-ferry/by-hand')
 await picture('tightness-running', '/jobs/kestrel-weir/tightness', {
   theme: 'cellar',
   first: async (page) => {
