@@ -235,6 +235,26 @@ describe('metal pipes with water', () => {
     ).toMatch(/^1,?500 kPa is asked here/))
 })
 
+describe('let-by of the valve at the meter', () => {
+  const good = { start_Pa: 900, end_Pa: 910, held_s: 60 }
+  test.each([
+    ['it stands', {}, 'passed'],
+    ['it rises past what can be seen', { end_Pa: 926 }, 'failed'],
+    ['it rises in less than its time: that is enough', { end_Pa: 926, held_s: 20 }, 'failed'],
+    ['near the supply’s pressure', { start_Pa: 1900, end_Pa: 1900 }, 'cannot-tell'],
+    ['it falls', { end_Pa: 870 }, 'cannot-tell'],
+    ['not a minute', { held_s: 40 }, 'cannot-tell'],
+  ])('%s', (_, change, outcome) =>
+    expect(found('let-by', { ...good, ...change }).outcome).toBe(outcome),
+  )
+  test('is asked for only where the practice makes it', () => {
+    const asked = (name: PracticeName) =>
+      judgeHandTests(house(name), practices[name], []).map(({ kind }) => kind.id)
+    expect(asked('uk-ireland')).toContain('let-by')
+    expect(asked('north-america')).not.toContain('let-by')
+  })
+})
+
 describe('plastic pipes with water', () => {
   const good = {
     ...{ working_Pa: 3e5, start_Pa: 4.5e5, pumped_s: 1800 },

@@ -58,7 +58,8 @@ export function judgeHandTests(
   show: Show = showIn(practice.units),
 ): readonly JudgedHandTest[] {
   const measured = ofKind(entries, 'measured')
-  return handTests.flatMap((kind) =>
+  const here = handTests.filter(({ applies }) => applies?.(practice, document) ?? true)
+  return here.flatMap((kind) =>
     targetsOf(kind, document).map((appliance): JudgedHandTest => {
       const target = { id: appliance?.id ?? '', name: appliance?.name ?? '' }
       const mine = measured.filter(

@@ -2,6 +2,7 @@ import { burnerPressure } from './burnerPressure'
 import { combustionHigh, combustionLow } from './combustion'
 import { gasPressure } from './gasPressure'
 import { gasRate } from './gasRate'
+import { letBy } from './letBy'
 import type { HandTest } from './spec'
 import { waterFlow } from './waterFlow'
 import { waterTestMetal, waterTestPlastic } from './waterTest'
@@ -10,6 +11,7 @@ import { waterTestMetal, waterTestPlastic } from './waterTest'
 export const handTests: readonly HandTest[] = [
   waterTestMetal,
   waterTestPlastic,
+  letBy,
   gasPressure,
   burnerPressure,
   gasRate,

@@ -50,6 +50,8 @@ export interface HandTest {
   readonly why: string
   /** Read at each appliance that burns gas, at each of them but those one cooks on, or once. */
   readonly at: 'each-burner' | 'each-flue' | 'once'
+  /** Where only some practices make it, or only some jobs. */
+  readonly applies?: (practice: Practice, document: JobDocument) => boolean
   readonly asks: readonly Ask[]
   /** What is done beside the reading, each ticked. */
   readonly confirms: readonly { readonly id: string; readonly says: string }[]
