@@ -37,20 +37,23 @@ export function Prepare({ design }: { readonly design: TightnessDesign }) {
     state: one.action === 'shut' ? ('shut' as const) : ('disconnected' as const),
     because: 'gas tightness test',
   }))
-  const waits =
-    open.length > 0
-      ? `${open.length === 1 ? 'one thing' : `${open.length} things`} to prepare`
-      : how === 'streamed' && gauge?.state !== 'live'
-        ? 'the gauge'
-        : how === 'digital' && resolution_Pa === undefined
-          ? 'a resolution'
-          : undefined
+  const step_Pa = {
+    streamed: gauge?.resolution_Pa,
+    digital: resolution_Pa,
+    'water-gauge': uGauge_Pa,
+  }[how]
+  const waits = waitsFor({
+    open: open.length,
+    isSilent: how === 'streamed' && gauge?.state !== 'live',
+    step_Pa,
+    allowed: { si: plan.perceptible_Pa, told: show(plan.perceptible_Pa, 'gas-pressure') },
+  })
   const begin = async () => {
     setSending(true)
     const typed = {
       reading: 'typed',
       kind: how === 'water-gauge' ? 'water-gauge' : 'digital',
-      resolution_Pa: how === 'water-gauge' ? 25 : (resolution_Pa ?? 10),
+      resolution_Pa: step_Pa ?? uGauge_Pa,
       instrument: instrument || (how === 'water-gauge' ? 'Water gauge' : 'Digital gauge'),
       from_ms: Date.now(),
     }
@@ -163,12 +166,36 @@ export function Prepare({ design }: { readonly design: TightnessDesign }) {
   )
 }
 
-const reason = (one: Preparation, show: (si: number) => string): string =>
-  one.because === 'boundary'
-    ? 'stands the pressure; bounds the test'
-    : one.because === 'limit-unknown'
-      ? 'maximum test pressure not known, so it is taken off'
-      : `rated ${show(one.limitGauge_Pa ?? 0)}, below the test`
+/** What an eye sees on a water gauge, Pa. */
+const uGauge_Pa = 25
+
+/** What stands before the pump, in words; undefined where nothing does. */
+function waitsFor({
+  open,
+  isSilent,
+  step_Pa,
+  allowed,
+}: {
+  readonly open: number
+  readonly isSilent: boolean
+  readonly step_Pa: number | undefined
+  /** The movement that the rule counts as none: a gauge must show as much. */
+  readonly allowed: { readonly si: number; readonly told: string }
+}): string | undefined {
+  if (open > 0) return `${open === 1 ? 'one thing' : `${open} things`} to prepare`
+  if (isSilent) return 'the gauge'
+  if (step_Pa === undefined) return 'a resolution'
+  return step_Pa > allowed.si * (1 + 1e-6)
+    ? `a gauge with steps of ${allowed.told} or less: the rule asks to see that much`
+    : undefined
+}
+
+function reason({ because, limitGauge_Pa = 0 }: Preparation, show: (si: number) => string): string {
+  if (because === 'boundary') return 'stands the pressure; bounds the test'
+  return because === 'limit-unknown'
+    ? 'maximum test pressure not known, so it is taken off'
+    : `rated ${show(limitGauge_Pa)}, below the test`
+}
 
 const Cautions = styled.div`
   display: grid;

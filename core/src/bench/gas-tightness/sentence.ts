@@ -21,7 +21,10 @@ export function ruleSentence(
   plan: TightnessPlan,
   show: Show,
 ): string {
-  if (rule.outcome === 'cannot-tell') return rule.wouldTell
+  if (rule.outcome === 'cannot-tell')
+    return rule.because === 'gauge'
+      ? `${rule.wouldTell} It shows steps of ${show(plan.gauge.resolution_Pa, 'gas-pressure')}; ${show(plan.perceptible_Pa, 'gas-pressure')} are to be seen.`
+      : rule.wouldTell
   if (rule.outcome === 'failed' && rule.because === 'would-not-hold')
     return 'It would not hold: pumped up twice, it lost more while it settled than filling and temperature explain.'
   if (!figures) return ''

@@ -7,6 +7,9 @@ import { judgeTightness } from './gasTightness'
 import { manyRuns } from './manyRuns.testing'
 import { seeded, simulatedRun } from './simulatedRun.testing'
 import type { Sample, TightnessPlan, TightnessRun } from './run'
+import { practices } from '../../practice/practices'
+import { showIn } from '../../units/format'
+import { figuresSentence, ruleSentence } from './sentence'
 import { fillingHeat_Pa } from './settled'
 import {
   correctedLeak,
@@ -274,6 +277,33 @@ test('a greater fall never makes a verdict better', () =>
     ),
     { numRuns: 60 },
   ))
+
+describe('in words', () => {
+  const show = showIn(practices['uk-ireland'].units)
+  const told = (...args: Parameters<typeof run>) => {
+    const { plan, ...rest } = run(...args)
+    const verdict = judgeTightness({ plan, ...rest })
+    if (verdict.outcome === 'running') throw new Error('the run is not over')
+    return [
+      ruleSentence(verdict.rule, verdict.figures, plan, show),
+      figuresSentence(verdict.byFigures, plan, show),
+    ].map((text) => text.replace(/[\u00a0\u202f]/g, ' '))
+  }
+  test('a pipe that stood says what counts as none, and how small a leak could be seen', () => {
+    const [rule, figures] = told({})
+    expect(rule).toBe('Stood still for 2 min; 0.25 mbar counts as none.')
+    expect(figures).toMatch(/^At most 0\.\d+ L\/h of air leaks; 1\.40 L\/h is permitted/)
+    expect(figures).toMatch(/A change of 0\.1 K is worth 0\.36 mbar here\.$/)
+  })
+  test('a gauge too coarse for the rule says by how much', () => {
+    const [rule] = told({}, { gauge: { kind: 'digital', resolution_Pa: 100 } })
+    expect(rule).toMatch(/It shows steps of 1\.00 mbar; 0\.25 mbar are to be seen\.$/)
+  })
+  test('without a temperature it says what it assumed', () =>
+    expect(told({ noTemp: true })[1]).toMatch(/a change of 0\.5 K is assumed/))
+  test('a leak is told by its least', () =>
+    expect(told({ fall_Pa: 900 })[1]).toMatch(/^At least \d/))
+})
 
 // What the interval is made of, one at a time: a tight pipe must stay inside it.
 describe('the interval', () => {
