@@ -118,6 +118,13 @@ function Now({
   const { show } = useJob()
   const running = verdict.outcome === 'running' ? verdict : undefined
   const fell = running?.soFar?.fall_Pa
+  if (verdict.outcome === 'failed')
+    return (
+      <>
+        <b>It would not hold:</b> it lost pressure while it settled, twice. End the test and look
+        for the leak.
+      </>
+    )
   if (running?.phase === 'stabilising')
     return (
       <>
