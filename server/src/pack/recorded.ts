@@ -6,6 +6,7 @@ import {
   paperInks,
   handTestName,
   ruleSentence,
+  setAside,
   tightnessTrace,
 } from '@hestian/core'
 import type { Content } from 'pdfmake/interfaces'
@@ -107,7 +108,8 @@ export function handTestsRead(
   const read = judgeHandTests(solution.document, solution.practice, state.records, show).flatMap(
     (one) => (one.last ? [{ ...one, last: one.last }] : []),
   )
-  if (read.length === 0) return []
+  const aside = setAside(solution.document, solution.practice, state.records)
+  if (read.length + aside.length === 0) return []
   return [
     section('Tests by hand'),
     ...read.flatMap((one): Content[] => [
@@ -133,6 +135,10 @@ export function handTestsRead(
         fontSize: 9,
       },
     ]),
+    ...aside.map((one): Content => ({
+      text: `Of what is no longer here, held against nothing: ${one.name}, ${one.typed.join(', ')}; ${nameOf(one.by)}, ${day(one.at)}`,
+      fontSize: 9,
+    })),
   ]
 }
 

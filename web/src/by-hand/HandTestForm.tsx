@@ -6,6 +6,7 @@ import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
+import { DoneForm } from '../ui/DoneRow'
 import { Mark } from '../ui/icons'
 import { phone } from '../ui/phone'
 import { FoundView } from './FoundView'
@@ -57,7 +58,7 @@ export function HandTestForm({
     onDone()
   }
   return (
-    <Frame
+    <Wide
       aria-label={kind.name}
       onSubmit={(event) => {
         event.preventDefault()
@@ -106,7 +107,7 @@ export function HandTestForm({
           Not now
         </Button>
       </div>
-    </Frame>
+    </Wide>
   )
 }
 
@@ -197,36 +198,6 @@ const Fields = styled.div`
     grid-template-columns: minmax(0, 1fr);
   }
 `
-const Frame = styled.form`
-  display: grid;
-  gap: 12px;
+const Wide = styled(DoneForm)`
   max-width: 720px;
-  label {
-    font-size: var(--small);
-    color: var(--ink-2);
-  }
-  input:not([type='checkbox']) {
-    width: 100%;
-    min-height: 40px;
-    font-size: var(--large);
-    background: transparent;
-    border: 0;
-    border-bottom: 1.5px solid var(--ink);
-    border-radius: 0;
-    padding: 4px 6px;
-  }
-  [slot='description'] {
-    font-size: var(--note);
-    color: var(--ink-3);
-  }
-  .react-aria-FieldError {
-    font-size: var(--note);
-    color: var(--stop);
-  }
-  > div:last-child {
-    display: flex;
-    gap: 18px;
-    align-items: center;
-    flex-wrap: wrap;
-  }
 `

@@ -1,12 +1,12 @@
 import type { JudgedHandTest } from '@hestian/core'
-import { handTestName, handTestPlace, judgeHandTests } from '@hestian/core'
+import { handTestName, handTestPlace, judgeHandTests, setAside } from '@hestian/core'
 import { useMemo, useState } from 'react'
-import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { dayTime } from '../ui/dates'
+import { DoneHead, DoneRow } from '../ui/DoneRow'
 import { Mark } from '../ui/icons'
 import { SheetPage } from '../ui/SheetPage'
 import { VerdictChip } from '../ui/VerdictChip'
@@ -43,8 +43,36 @@ export function HandTestsPage() {
           </ul>
         </section>
       ))}
+      <Aside />
       <CheckSheet sheet="by-hand" />
     </SheetPage>
+  )
+}
+
+/** What was tested at an appliance that is no longer here. */
+function Aside() {
+  const { solution, state, nameOf } = useJob()
+  const aside = setAside(solution.document, solution.practice, state.records)
+  if (aside.length === 0) return null
+  return (
+    <section>
+      <SectionHead>
+        Of what is no longer here<small>kept, held against nothing</small>
+      </SectionHead>
+      <ul>
+        {aside.map(({ recordId, name, typed, at, by }) => (
+          <DoneRow key={recordId}>
+            <Mark kind="note" size={22} />
+            <div>
+              <b>{name}</b>
+              <small>
+                {typed.join(', ')}. {nameOf(by)}, {dayTime(at)}
+              </small>
+            </div>
+          </DoneRow>
+        ))}
+      </ul>
+    </section>
   )
 }
 
@@ -112,10 +140,10 @@ function Reading({ reading, isOpen, onOpen, onDone }: ReadingProps) {
   const { kind, last } = reading
   const name = handTestName({ kind, target: { id: '', name: '' } }, solution.practice)
   return (
-    <Row data-place={handTestPlace(reading)} data-open={isOpen || undefined}>
+    <DoneRow data-place={handTestPlace(reading)} data-open={isOpen || undefined}>
       <Mark kind={last ? marks[last.found.outcome] : 'not-yet'} size={22} />
       <div>
-        <Top>
+        <DoneHead>
           <b>{name}</b>
           {!isOpen && !frozen && (
             <Button
@@ -126,7 +154,7 @@ function Reading({ reading, isOpen, onOpen, onDone }: ReadingProps) {
               {last ? 'Again' : 'Read'}
             </Button>
           )}
-        </Top>
+        </DoneHead>
         {!isOpen && <LastRead reading={reading} />}
         {isOpen && !frozen && (
           <>
@@ -135,7 +163,7 @@ function Reading({ reading, isOpen, onOpen, onDone }: ReadingProps) {
           </>
         )}
       </div>
-    </Row>
+    </DoneRow>
   )
 }
 
@@ -154,39 +182,3 @@ function LastRead({ reading: { last, before } }: { readonly reading: JudgedHandT
     </>
   )
 }
-
-const Row = styled.li`
-  display: grid;
-  grid-template-columns: 26px minmax(0, 1fr);
-  gap: 12px;
-  padding: 10px 6px 12px 4px;
-  border-bottom: 0.8px solid var(--hair);
-  &[data-open] {
-    background: var(--sunk);
-  }
-  > svg {
-    margin-top: 2px;
-  }
-  p {
-    color: var(--ink-2);
-    margin: 2px 0 8px;
-    max-width: 64ch;
-  }
-  small {
-    display: block;
-    color: var(--ink-3);
-    font-size: var(--note);
-  }
-`
-const Top = styled.div`
-  display: flex;
-  gap: 14px;
-  justify-content: space-between;
-  align-items: baseline;
-  b {
-    font: 650 var(--lead)/23px var(--head);
-  }
-  button {
-    flex: none;
-  }
-`

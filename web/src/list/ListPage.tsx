@@ -2,12 +2,12 @@ import type { JudgedItem, TickGroup } from '@hestian/core'
 import { inWords, tickGroups } from '@hestian/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { dayTime } from '../ui/dates'
+import { DoneHead, DoneRow } from '../ui/DoneRow'
 import { Mark } from '../ui/icons'
 import { SheetPage } from '../ui/SheetPage'
 import { VerdictChip } from '../ui/VerdictChip'
@@ -103,10 +103,10 @@ function Item({ judged, isOpen, onOpen, onDone }: ItemProps) {
   const { item, ticked } = judged
   const says = inWords(item.says, solution.practice.words)
   return (
-    <Row data-place={`list.${item.id}`} data-open={isOpen || undefined}>
+    <DoneRow data-place={`list.${item.id}`} data-open={isOpen || undefined}>
       <Mark kind={markOf(judged)} size={22} />
       <div>
-        <Head>
+        <DoneHead>
           <b>{says}</b>
           {!isOpen && !frozen && (
             <Button
@@ -117,7 +117,7 @@ function Item({ judged, isOpen, onOpen, onDone }: ItemProps) {
               {ticked ? 'Again' : 'Open'}
             </Button>
           )}
-        </Head>
+        </DoneHead>
         {ticked && <Ticked judged={judged} />}
         {isOpen && !frozen && (
           <>
@@ -126,7 +126,7 @@ function Item({ judged, isOpen, onOpen, onDone }: ItemProps) {
           </>
         )}
       </div>
-    </Row>
+    </DoneRow>
   )
 }
 
@@ -150,39 +150,3 @@ function Ticked({ judged: { item, ticked } }: { readonly judged: JudgedItem }) {
     </small>
   )
 }
-
-const Row = styled.li`
-  display: grid;
-  grid-template-columns: 26px minmax(0, 1fr);
-  gap: 12px;
-  padding: 10px 6px 10px 4px;
-  border-bottom: 0.8px solid var(--hair);
-  &[data-open] {
-    background: var(--sunk);
-  }
-  > svg {
-    margin-top: 2px;
-  }
-  p {
-    color: var(--ink-2);
-    margin: 2px 0 8px;
-    max-width: 64ch;
-  }
-  small {
-    display: block;
-    color: var(--ink-2);
-    font-size: var(--small);
-  }
-`
-const Head = styled.div`
-  display: flex;
-  gap: 14px;
-  justify-content: space-between;
-  align-items: baseline;
-  b {
-    font: 650 var(--lead)/23px var(--head);
-  }
-  button {
-    flex: none;
-  }
-`

@@ -3,10 +3,10 @@ import { inWords, lacking, parseQuantity, ticketWords } from '@hestian/core'
 import type { ReactNode } from 'react'
 import { useState } from 'react'
 import { FieldError, Input, Label, Text, TextField } from 'react-aria-components'
-import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
+import { DoneForm } from '../ui/DoneRow'
 
 interface TickFormProps {
   readonly item: TickItem
@@ -33,7 +33,7 @@ export function TickForm({ item, onDone }: TickFormProps) {
     if (isSaid && (await send({ answer: 'not-here', because: because.trim() }))) setBecause('')
   }
   return (
-    <Frame
+    <DoneForm
       aria-label={`Not called for: ${item.says}`}
       onSubmit={(event) => {
         event.preventDefault()
@@ -58,7 +58,7 @@ export function TickForm({ item, onDone }: TickFormProps) {
           It is called for
         </Button>
       </div>
-    </Frame>
+    </DoneForm>
   )
 }
 
@@ -102,7 +102,7 @@ function Doing({ item, sending, send, children }: DoingProps) {
     setText('')
   }
   return (
-    <Frame
+    <DoneForm
       aria-label={item.says}
       onSubmit={(event) => {
         event.preventDefault()
@@ -130,7 +130,7 @@ function Doing({ item, sending, send, children }: DoingProps) {
         )}
         {children}
       </div>
-    </Frame>
+    </DoneForm>
   )
 }
 
@@ -184,38 +184,3 @@ function waitsFor(
   if (item.reading && given.si === undefined) return 'its reading'
   return item.text && given.text.trim() === '' ? 'a few words' : undefined
 }
-
-const Frame = styled.form`
-  display: grid;
-  gap: 10px;
-  max-width: 520px;
-  label {
-    display: block;
-    font-size: var(--small);
-    color: var(--ink-2);
-  }
-  input {
-    width: 100%;
-    min-height: 40px;
-    font-size: var(--large);
-    background: transparent;
-    border: 0;
-    border-bottom: 1.5px solid var(--ink);
-    border-radius: 0;
-    padding: 4px;
-  }
-  [slot='description'] {
-    font-size: var(--note);
-    color: var(--ink-3);
-  }
-  .react-aria-FieldError {
-    font-size: var(--note);
-    color: var(--stop);
-  }
-  > div:last-child {
-    display: flex;
-    gap: 18px;
-    align-items: center;
-    flex-wrap: wrap;
-  }
-`

@@ -4,7 +4,7 @@ import type { JobRecord } from '../../job/records'
 import { practices } from '../../practice/practices'
 import type { PracticeName } from '../../practice/practiceNames'
 import { showIn } from '../../units/format'
-import { foundOf, judgeHandTests, unanswered } from './judged'
+import { foundOf, judgeHandTests, setAside, unanswered } from './judged'
 import { handTests } from './kinds'
 import { handTestsSpec } from './sheet'
 import type { Found, Given } from './spec'
@@ -323,6 +323,23 @@ describe('what was recorded', () => {
     const right = record('read-0002', { static_Pa: 3e5, running_Pa: 2e5, flow_m3_s: 1e-4 })
     expect(missing([swapped])).toContain('Water at the worst outlet')
     expect(missing([swapped, right])).not.toContain('Water at the worst outlet')
+  })
+  test('a test of an appliance that is gone, or of a kind unknown here, is kept and told', () => {
+    const aside = (entries: JobRecord[]) =>
+      setAside(house(), practices['uk-ireland'], entries).map(({ recordId, name }) => [
+        recordId,
+        name,
+      ])
+    const here = record('read-0001', {})
+    const gone = record('read-0002', {}, 'old-boiler')
+    const strange: JobRecord = {
+      ...record('read-0003', {}),
+      body: { ...here.body, reading: 'of-tomorrow' } as JobRecord['body'],
+    }
+    expect(aside([here, gone, strange])).toEqual([
+      ['read-0002', 'Water at the worst outlet'],
+      ['read-0003', 'Of-tomorrow'],
+    ])
   })
   test('every burner is asked for every kind, the outlet once', () => {
     const all = judgeHandTests(house(), practices['uk-ireland'], [])

@@ -1,6 +1,7 @@
 import type { JobDocument } from '../../job/document'
 import type { JobRecord } from '../../job/records'
 import { ofKind } from '../../job/records'
+import { inWords } from '../../job/questions'
 import type { Practice } from '../../practice/practices'
 import { showIn } from '../../units/format'
 import type { Show } from '../../units/format'
@@ -85,4 +86,36 @@ export function judgeHandTests(
       }
     }),
   )
+}
+
+/** A test of an appliance that is no longer on this job, or of a kind that is not made here: kept and told, and held against nothing. */
+export interface SetAside {
+  readonly recordId: string
+  readonly name: string
+  readonly typed: readonly string[]
+  readonly at: string
+  readonly by: string
+}
+
+/** Every test by hand that stands in no row of this job, oldest first: what was recorded can be read. */
+export function setAside(
+  document: JobDocument,
+  practice: Practice,
+  entries: readonly JobRecord[],
+): readonly SetAside[] {
+  const rows = new Set(
+    judgeHandTests(document, practice, []).map(({ kind, target }) => `${kind.id}/${target.id}`),
+  )
+  return ofKind(entries, 'measured')
+    .filter(({ body }) => !rows.has(`${body.reading}/${body.target}`))
+    .map(({ id, at, by, body }) => ({
+      recordId: id,
+      name: inWords(
+        handTests.find((kind) => kind.id === body.reading)?.name ?? body.reading,
+        practice.words,
+      ),
+      typed: Object.values(body.typed),
+      at,
+      by,
+    }))
 }

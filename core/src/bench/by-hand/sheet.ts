@@ -12,8 +12,7 @@ export const handTestName = (
   { kind, target }: Pick<JudgedHandTest, 'kind' | 'target'>,
   { words }: Practice,
 ): string => {
-  const said = inWords(kind.name, words)
-  const name = said.charAt(0).toUpperCase() + said.slice(1)
+  const name = inWords(kind.name, words)
   return target.name ? `${name}, ${target.name}` : name
 }
 
