@@ -1,6 +1,7 @@
 import { defineConfig } from '@playwright/test'
 
 const port = Number(process.env.E2E_PORT ?? 4290)
+const results = process.env.E2E_RESULTS ?? '../test-results/journeys.json'
 
 /** Journeys run one after the other on one demo, in Debian's Chromium, with a gauge that runs twenty times
  * faster than life. One that fails is tried once more, and said to be unsteady if it then passes: a machine that does other things meanwhile is
@@ -11,8 +12,8 @@ export default defineConfig({
   workers: 1,
   timeout: 120_000,
   retries: 1,
-  reporter: [['list'], ['json', { outputFile: '../test-results/journeys.json' }]],
-  outputDir: '../test-results/journeys',
+  reporter: [['list'], ['json', { outputFile: results }]],
+  outputDir: `../test-results/journeys-${port}`,
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },

@@ -126,7 +126,7 @@ test('a server that is killed in the middle of a test loses no acknowledged samp
   await expect(page.getByText(/left to settle|left of the/)).toBeVisible()
   await expect.poll(async () => (await samples()).length).toBeGreaterThan(20)
   const acknowledged = await samples()
-  execFileSync('pkill', ['-9', '-f', 'server/dist/server.mjs'])
+  execFileSync('pkill', ['-9', '-f', `server/dist/server.mjs port=${new URL(page.url()).port}`])
   await expect(page.getByRole('heading', { level: 2 })).toContainText('tight', { timeout: 45_000 })
   const after = new Set(await samples())
   expect(acknowledged.filter((at_ms) => !after.has(at_ms))).toEqual([])

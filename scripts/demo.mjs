@@ -58,7 +58,8 @@ start(
 )
 start(
   'server',
-  ['--enable-source-maps', 'server/dist/server.mjs'],
+  // Its port as a word of the command line tells it from the server of another demo.
+  ['--enable-source-maps', 'server/dist/server.mjs', `port=${port}`],
   { PORT: String(port), HOST: host, HESTIAN_DATA: data, HESTIAN_GAUGE: `127.0.0.1:${gaugePort}` },
   { lasting: true, quiet: true },
 )
