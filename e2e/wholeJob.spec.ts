@@ -216,6 +216,8 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
   await page.getByRole('button', { name: 'Begin: let it settle' }).click()
   await expect(page.getByRole('heading', { level: 2 })).toContainText('tight', { timeout: 30_000 })
   await expect(page.getByText('nut at the boiler cock pulled up')).toBeVisible()
+  // The gauge is off: until the test point is dry under soap, the test clears nothing.
+  await page.getByRole('button', { name: 'Screw back, soaped: dry' }).click()
   await check(page)
 
   // Commission: guards in their order, readings judged, everything put back.

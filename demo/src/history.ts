@@ -160,8 +160,7 @@ export class History {
 
   /** A whole tightness run; `fall_Pa` over the test, on a pipe that settles and keeps its temperature. */
   tightness(run: { readonly fall_Pa: number; readonly repaired?: string }): this {
-    const solution = this.solution()
-    const design = solution.tightness.applies ? solution.tightness.answer : undefined
+    const design = this.judgement().gasTests.find(({ id }) => id === 'tightness')?.test
     if (!design) throw new Error(`${this.id}: no test design`)
     const testId = `${this.id}-test-${Object.keys(this.samples).length + 1}`
     const plan: TightnessPlan = { ...design.plan, gauge: { kind: 'digital', resolution_Pa: 10 } }
@@ -176,6 +175,8 @@ export class History {
       instrument: 'Bench manometer, simulated',
       settleFrom_ms,
       prepared: design.preparations.map((one) => one.id),
+      test: design.id,
+      name: design.name,
     })
     const off = offs.map(({ one, name }) =>
       this.add({
@@ -211,6 +212,7 @@ export class History {
     })
     this.add({ kind: 'test-ended', testId, early: false })
     if (run.repaired) this.add({ kind: 'repaired', testId, what: run.repaired })
+    else this.add({ kind: 'test-point', testId, soaped: 'dry' })
     this.later(6)
     for (const record of off) this.add({ kind: 'put-back', off: record.id })
     return this

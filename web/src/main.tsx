@@ -10,7 +10,7 @@ import { BrowserRouter } from 'react-router'
 import { ApiError } from './api/client'
 import { App } from './shell/App'
 import { fetchShown } from './shell/fetchShown'
-import { withRecord } from './api/jobTogether'
+import { withRecord, withSample } from './api/jobTogether'
 import { outbox } from './sync/outbox'
 import { GlobalStyle } from './ui/GlobalStyle'
 
@@ -30,11 +30,13 @@ const client = new QueryClient({
 
 // What was just delivered stays on the page until the server's own copy comes.
 outbox.onDelivered = (entry) => {
-  if (entry.kind === 'record')
-    client.setQueryData<JobState>(
-      ['job', entry.jobId],
-      (state) => state && withRecord(state, entry.record),
-    )
+  if (entry.kind === 'evidence') return
+  client.setQueryData<JobState>(['job', entry.jobId], (state) => {
+    if (!state) return state
+    return entry.kind === 'record'
+      ? withRecord(state, entry.record)
+      : withSample(state, entry.testId, entry.sample)
+  })
 }
 void outbox.open()
 fetchShown(location.pathname)

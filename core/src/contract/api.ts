@@ -104,6 +104,8 @@ export const CheckSheet = z.object({ ...act, sheet: z.enum(sheetIds) })
 export const BeginTest = z.object({
   ...act,
   testId: recordId,
+  /** Which of the job's tests it is. */
+  test: z.string().min(1).max(120).default('tightness'),
   how: z.discriminatedUnion('reading', [
     z.object({ reading: z.literal('streamed'), gaugeId: wireId }),
     z.object({

@@ -11,7 +11,7 @@ import { blankWater, PipePrices, Water } from './waterDocument'
 import { blankWork, Work } from './workDocument'
 
 /** The version that this code writes. Older files are brought forward by `upgradeDocument`. */
-export const documentVersion = 6
+export const documentVersion = 7
 
 export const applianceKinds = [
   'boiler',

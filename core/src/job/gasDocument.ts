@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { gasMethods } from '../methods/gas/network'
 import { materialNames } from '../methods/materials/pipes'
+import { permittedFallMeters } from '../methods/test/testRules'
 import { count, Evidence, id, known, name, rowsOf } from './known'
 
 const yesNo = z.enum(['yes', 'no']).nullable()
@@ -52,6 +53,8 @@ export const GasSegment = z.object({
   regulator: LineRegulator.nullable(),
   /** Gross heat kept for an appliance that may come later, at its far end. */
   reserve_W: known('power'),
+  /** Whether it lay here before this work; null counts as new, the stricter of the two. */
+  laid: z.enum(['new', 'was-here']).nullable(),
 })
 export type GasSegment = z.infer<typeof GasSegment>
 
@@ -94,6 +97,8 @@ export const GasSupply = z.object({
   /** Sized for what the appliances burn at this height, after their inputs were brought down. */
   derated: z.boolean(),
   bonded: yesNo,
+  /** Which meter measures, where the fall that old pipe may show goes by it. */
+  meterKind: z.enum(permittedFallMeters).nullable(),
 })
 
 export const blankGasRules = {
@@ -104,6 +109,7 @@ export const blankGasRules = {
   bonded: null,
   meterVolume_m3: null,
   containers: null,
+  meterKind: null,
 } as const
 
 /** A gas pipe with nothing measured yet. */
@@ -119,4 +125,5 @@ export const blankGasSegment = (
   end: blankGasEnd,
   regulator: null,
   reserve_W: null,
+  laid: null,
 })

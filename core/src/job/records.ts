@@ -159,6 +159,9 @@ export const recordKinds = [
       prepared: z.array(short).max(60),
       /** Fingerprint of the pipes that were tested; none in records of before. */
       restsOn: z.string().max(120).optional(),
+      /** Which test of the job it is (`bench/gas-test/kinds.ts`); none in records of before, when there was one. */
+      test: z.string().min(1).max(120).optional(),
+      name: short.optional(),
     },
     () => 'A test begun',
   ),
@@ -175,6 +178,47 @@ export const recordKinds = [
       text: short.min(1),
     },
     ({ text }) => `Note on a test: ${text}`,
+  ),
+  kindOf(
+    'joints-made',
+    {
+      pipe: z.string().min(1).max(60),
+      how: z.enum([
+        'soldered',
+        'pressed',
+        'threaded',
+        'compression',
+        'push-fit',
+        'flanged',
+        'fused',
+      ]),
+      lasts: z.enum(['permanent', 'temporary']),
+      /** Compound or cement cures so long before pressure; null where nothing does. */
+      curesUntil_ms: instant_ms.nullable(),
+    },
+    ({ how, lasts }) => `Joints made: ${how}, ${lasts}`,
+  ),
+  kindOf(
+    'soaped',
+    {
+      /** The test that sent somebody looking. */
+      testId: recordId,
+      joints: z.array(z.string().min(1).max(80)).min(1).max(200),
+      /** What they are called, for whoever reads it when the pipes are others. */
+      where: short.min(1),
+      result: z.enum(['dry', 'bubbles']),
+      photos: photos.optional(),
+    },
+    ({ where, result }) => `Soaped, ${result}: ${where}`,
+  ),
+  kindOf(
+    'test-point',
+    {
+      testId: recordId,
+      /** Seen when it was soaped, with the gauge off and the screw back. */
+      soaped: z.enum(['dry', 'bubbles']),
+    },
+    ({ soaped }) => `The test point soaped: ${soaped}`,
   ),
   kindOf('test-ended', { testId: recordId, early: z.boolean() }, ({ early }) =>
     early ? 'A test ended early' : 'A test at its end',

@@ -18,6 +18,8 @@ const later = new Set([
   'meterVolume_m3',
   'containers',
   'most_m3_s',
+  'laid',
+  'meterKind',
 ])
 
 /** Whether a field is new and empty, as good as not there. */

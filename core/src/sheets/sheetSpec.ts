@@ -20,10 +20,34 @@ interface Named<Id extends string, W extends Wordings> {
 /** What was recorded on a job, as far as sheets judge by it. */
 export interface Recorded {
   readonly entries: readonly JobRecord[]
-  /** The last test of the gas pipes; `gasTight` when it passed and they lie there unchanged. */
-  readonly lastTest?: { readonly testId: string; readonly passed: boolean }
+  /** The pressure tests of the gas pipes; `gasTight` when all that are asked passed and the pipes lie there unchanged. */
+  readonly gasTests: readonly RecordedGasTest[]
+  readonly lastTestId?: string
   readonly gasTight: boolean
   readonly steps: readonly RecordedStep[]
+}
+/**
+ * How a test stands. It passed, but: the pipes are others now (*changed*), a joint bubbled under soap (*bubbles*), something was repaired
+ * since (*repaired*), the point it was read at is not closed yet (*test-point*).
+ */
+export type GasTestState =
+  | 'not-made'
+  | 'running'
+  | 'not-passed'
+  | 'changed'
+  | 'bubbles'
+  | 'repaired'
+  | 'test-point'
+  | 'passed'
+export interface RecordedGasTest {
+  readonly id: string
+  readonly name: string
+  readonly asked: boolean
+  readonly state: GasTestState
+  /** When the last one began. */
+  readonly at?: string
+  /** Pipes whose joints were made to come off again, and are still on. */
+  readonly temporary: readonly string[]
 }
 export interface RecordedStep {
   readonly id: string

@@ -7,6 +7,8 @@ import { practiceNames } from '../practice/practiceNames'
 import type { Person } from '../practice/tickets'
 import { sources } from '../answer/sources'
 import type { Sample, TightnessPlan } from '../bench/gas-tightness/run'
+import { testedFingerprint } from '../bench/gas-tightness/tested'
+import { applyEdits } from '../job/edits'
 import { house } from './house.testing'
 import { judge } from './judge'
 import { withinLimits } from './judgeSteps'
@@ -29,7 +31,8 @@ class Site {
 
   add(body: RecordBody): string {
     const id = `record-${String(this.records.length).padStart(4, '0')}`
-    this.records.push({ id, at: '2026-11-20T10:00:00.000Z', by: 'lead', body })
+    const at = new Date(Date.UTC(2026, 10, 20, 10, 0, this.records.length)).toISOString()
+    this.records.push({ id, at, by: 'lead', body })
     return id
   }
   judge() {
@@ -43,10 +46,10 @@ class Site {
     return this.judge().steps.find((one) => one.progress.state === 'now')
   }
 
-  tightness(fall_Pa: number): string {
+  /** A whole run; without a name it is a record of before tests had one. */
+  tightness(fall_Pa: number, test?: string): string {
     const testId = `test-${Object.keys(this.samples).length}-0000`
-    const { tightness } = solve(this.document)
-    const design = tightness.applies ? tightness.answer : undefined
+    const design = this.judge().gasTests.find(({ id }) => id === (test ?? 'tightness'))?.test
     if (!design) throw new Error('no test design')
     const plan: TightnessPlan = {
       ...design.plan,
@@ -61,6 +64,7 @@ class Site {
       instrument: '',
       settleFrom_ms: 0,
       prepared: [],
+      ...(test ? { test, restsOn: testedFingerprint(this.document, design.pipes) } : {}),
     })
     const end = plan.stabilise_s + plan.test_s
     this.samples = {
@@ -185,6 +189,59 @@ test('gas is not opened before a tightness test has passed; a failed one does no
   expect(site.judge().tests.map((one) => one.verdict.outcome)).toEqual(['failed', 'passed'])
   expect(site.judge().tests[0]?.repaired?.what).toBe('joint remade')
   expect(open()).toBe('Purged as the practice says, someone watching the outlet')
+})
+test('a test that passed clears when its point is soaped dry; what bubbles or was repaired asks for another', () => {
+  const site = new Site(house())
+  const tight = () => site.judge().gasTests.find(({ id }) => id === 'tightness')
+  const stands = () => [tight()?.state, site.judge().gasTight]
+  expect(stands()).toEqual(['not-made', false])
+  site.tightness(90, 'tightness')
+  expect(stands()).toEqual(['not-passed', false])
+  const passed = site.tightness(0, 'tightness')
+  expect(stands()).toEqual(['test-point', false])
+  site.add({ kind: 'test-point', testId: passed, soaped: 'bubbles' })
+  expect(stands()).toEqual(['test-point', false])
+  site.add({ kind: 'test-point', testId: passed, soaped: 'dry' })
+  expect(stands()).toEqual(['passed', true])
+  const [joint] = tight()?.register[0]?.joints ?? []
+  const soap = (result: 'dry' | 'bubbles') =>
+    site.add({
+      kind: 'soaped',
+      testId: passed,
+      joints: [joint?.id ?? ''],
+      where: joint?.name ?? '',
+      result,
+    })
+  soap('dry')
+  expect(stands()).toEqual(['passed', true])
+  soap('bubbles')
+  soap('dry')
+  expect(stands()).toEqual(['bubbles', false])
+  site.add({ kind: 'repaired', testId: passed, what: 'olive remade' })
+  expect(stands()).toEqual(['repaired', false])
+  expect(site.judge().sheets.tightness.missing.map(({ what }) => what)).toContainEqual(
+    expect.stringMatching(/anew: something was repaired/),
+  )
+  const again = site.tightness(0, 'tightness')
+  site.add({ kind: 'test-point', testId: again, soaped: 'dry' })
+  expect(stands()).toEqual(['passed', true])
+})
+test('pipe that was here is asked to be tested too, and neither test stands for the other', () => {
+  const plain = house()
+  const [first] = plain.gas.segments
+  const site = new Site(
+    applyEdits(plain, [{ path: ['gas', 'segments', 0, 'laid'], value: 'was-here' }]),
+  )
+  expect(first?.laid).toBeNull()
+  const states = () => site.judge().gasTests.map(({ id, asked, state }) => [id, asked, state])
+  expect(states()).toContainEqual(['existing', true, 'not-made'])
+  const has = (id: string) => site.judge().gasTests.some((one) => one.id === id)
+  for (const id of ['tightness', 'existing'].filter(has)) {
+    expect(site.judge().gasTight).toBe(false)
+    const testId = site.tightness(0, id)
+    site.add({ kind: 'test-point', testId, soaped: 'dry' })
+  }
+  expect(site.judge().gasTight).toBe(true)
 })
 test('readings are judged against the design', () => {
   const reading = {

@@ -11,8 +11,8 @@ import type { Solution } from './solve'
 import type { Inspected } from '../sheets/inspection/sheet'
 import { lastInspected } from '../sheets/inspection/sheet'
 import type { Records } from './records'
-import type { JudgedTest } from './judgeTests'
-import { isStillTested, judgeTests } from './judgeTests'
+import type { JudgedGasTest, JudgedTest } from './judgeTests'
+import { isGasTight, judgeGasTests, judgeTests } from './judgeTests'
 import type { Snag } from './snags'
 import { openSnags } from './snags'
 import type { OffItem } from './offStrip'
@@ -37,6 +37,8 @@ export interface Judgement {
   readonly off: readonly OffItem[]
   readonly steps: readonly JudgedStep[]
   readonly tests: readonly JudgedTest[]
+  /** The pressure tests of the gas pipes that are asked for or offered, each as it stands. */
+  readonly gasTests: readonly JudgedGasTest[]
   readonly gasTight: boolean
   /** Snags that nobody has done yet. */
   readonly snags: readonly Snag[]
@@ -56,13 +58,12 @@ export interface Judgement {
 export function judge(solution: Solution, records: Records): Judgement {
   const off = stillOff(records.entries)
   const tests = judgeTests(records)
-  const lastTest = tests[tests.length - 1]
-  const gasTight =
-    lastTest?.verdict.outcome === 'passed' && isStillTested(lastTest, solution.document)
+  const gasTests = judgeGasTests(solution, tests, records.entries)
+  const gasTight = isGasTight(gasTests, tests, solution.document)
   const steps = judgeSteps(solution.steps, records.entries, off, gasTight)
   const snags = openSnags(records.entries)
   const inspected = lastInspected(records.entries)
-  const recorded = recordedOf(records.entries, { tests, gasTight, steps })
+  const recorded = recordedOf(records.entries, { tests, gasTests, gasTight, steps })
   const sheets = judgeSheets(solution, records, recorded)
   const items = judgeItems(solution.document, records.entries)
   const done = {
@@ -76,6 +77,7 @@ export function judge(solution: Solution, records: Records): Judgement {
     off,
     steps,
     tests,
+    gasTests,
     gasTight,
     snags,
     unsafe,

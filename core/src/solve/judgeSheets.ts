@@ -4,7 +4,7 @@ import type { JobDocument } from '../job/document'
 import type { JobRecord } from '../job/records'
 import { ofKind } from '../job/records'
 import { fingerprint } from '../job/merge'
-import type { Recorded } from '../sheets/sheetSpec'
+import type { Recorded, RecordedGasTest } from '../sheets/sheetSpec'
 import type { JudgedStep } from './judgeSteps'
 import type { JudgedTest } from './judgeTests'
 import type { Records } from './records'
@@ -34,10 +34,12 @@ export function recordedOf(
   entries: readonly JobRecord[],
   {
     tests,
+    gasTests,
     gasTight,
     steps,
   }: {
     readonly tests: readonly JudgedTest[]
+    readonly gasTests: readonly RecordedGasTest[]
     readonly gasTight: boolean
     readonly steps: readonly JudgedStep[]
   },
@@ -45,10 +47,9 @@ export function recordedOf(
   const last = tests.at(-1)
   return {
     entries,
+    gasTests,
     gasTight,
-    ...(last
-      ? { lastTest: { testId: last.testId, passed: last.verdict.outcome === 'passed' } }
-      : {}),
+    ...(last ? { lastTestId: last.testId } : {}),
     steps: steps.map(({ step, number, progress }) => ({
       id: step.id,
       number,

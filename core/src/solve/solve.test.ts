@@ -154,16 +154,18 @@ test('what is rated below the test is disconnected and capped, what is not known
     { path: ['appliances', 0, 'maxTestGauge_Pa'], value: read(3500) },
     { path: ['gas', 'meterMaxTestGauge_Pa'], value: null },
   ])
-  const { tightness } = solve(job)
-  const design = tightness.applies ? tightness.answer : undefined
-  expect(design?.preparations.map((one) => [one.id, one.action, one.because])).toEqual([
+  const preparations = (of: JobDocument) => {
+    const { tightness } = solve(of)
+    const tests = tightness.applies ? tightness.answer?.tests : undefined
+    return tests?.find(({ id }) => id === 'tightness')?.preparations ?? []
+  }
+  expect(preparations(job).map((one) => [one.id, one.action, one.because])).toEqual([
     ['meter', 'disconnect-and-cap', 'limit-unknown'],
     ['boiler', 'disconnect-and-cap', 'limit-below-test'],
   ])
-  const british = solve(house()).tightness
-  expect(
-    british.applies && british.answer?.preparations.every((one) => one.action === 'shut'),
-  ).toBe(true)
+  const british = preparations(house())
+  expect(british.map((one) => one.action)).toEqual(british.map(() => 'shut'))
+  expect(british.length).toBeGreaterThan(1)
 })
 test('solving is pure: the same document, the same answer, and the document untouched', () => {
   const job = house()

@@ -82,13 +82,16 @@ export const workSpec = sheetSpec()({
 })
 
 /** A leak that was made safe and not mended since. */
-function notMended({ entries }: Recorded): ListFinding[] {
+function notMended({ entries, gasTight, gasTests }: Recorded): ListFinding[] {
   const last = ofKind(entries, 'made-safe').at(-1)
-  const mended = ofKind(entries, 'ticked').some(
-    ({ body, at }) =>
-      body.item === 'retest' && body.answer === 'done' && last !== undefined && at >= last.at,
+  if (!last) return []
+  const ticked = ofKind(entries, 'ticked').some(
+    ({ body, at }) => body.item === 'retest' && body.answer === 'done' && at >= last.at,
   )
-  return last && !mended
+  const tested =
+    gasTight &&
+    gasTests.every((test) => !test.asked || (test.at !== undefined && test.at >= last.at))
+  return !ticked && !(tested && gasTests.length > 0)
     ? [
         {
           id: 'made-safe-not-mended',

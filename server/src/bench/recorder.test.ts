@@ -248,6 +248,66 @@ describe('a typed reading', () => {
   })
 })
 
+describe('a test is not begun', () => {
+  const send = (test: string, prepared = ['meter', 'boiler', 'range', 'cabinet']) =>
+    bench.send('POST', '/jobs/kestrel-weir/tests', {
+      ...bench.act(),
+      testId: `test-${test}-0001`,
+      test,
+      how: { reading: 'typed', kind: 'digital', resolution_Pa: 10, instrument: '', from_ms: 0 },
+      prepared,
+      off: [],
+    })
+  test('that this job does not ask for or offer, nor one before what has to be looked at', async () => {
+    expect(await send('existing')).toMatchObject({ status: 404, body: { code: 'no-such-test' } })
+    expect(await send('strength')).toMatchObject({
+      status: 409,
+      body: { says: expect.stringMatching(/Nobody stands by the pipe/) as string },
+    })
+  })
+  test('while compound cures, and is when it has', async () => {
+    const pipe = (await state()).document.gas.segments[0]?.id
+    const made = (curesUntil_ms: number | null) =>
+      bench.send('POST', '/jobs/kestrel-weir/records', {
+        ...bench.act(),
+        at,
+        body: { kind: 'joints-made', pipe, how: 'threaded', lasts: 'permanent', curesUntil_ms },
+      })
+    expect((await made(Date.now() + 3_600_000)).status).toBe(201)
+    expect(await send('tightness')).toMatchObject({
+      status: 409,
+      body: { code: 'not-yet', says: expect.stringMatching(/still cure/) as string },
+    })
+    await made(null)
+    expect((await send('tightness')).status).toBe(201)
+  })
+})
+
+test('the last reading ends a typed test; sent again it is what was asked for, another one is refused', async () => {
+  await bench.send('POST', '/jobs/kestrel-weir/tests', {
+    ...bench.act(),
+    testId: 'test-typed',
+    how: { reading: 'typed', kind: 'digital', resolution_Pa: 10, instrument: '', from_ms: 0 },
+    prepared: ['meter', 'boiler', 'range', 'cabinet'],
+    off: [],
+  })
+  const begun = (await state()).records.findLast((one) => one.body.kind === 'test-begun')
+  if (begun?.body.kind !== 'test-begun') throw new Error('not begun')
+  const { stabilise_s, test_s, testGauge_Pa } = begun.body.plan
+  const typed = (at_s: number, gauge_Pa: number) =>
+    bench.send('POST', '/jobs/kestrel-weir/tests/test-typed/samples', {
+      ...bench.act(),
+      sample: { at_ms: at_s * 1000, gauge_Pa },
+    })
+  await typed(stabilise_s, testGauge_Pa)
+  expect((await typed(stabilise_s + test_s, testGauge_Pa)).status).toBe(201)
+  expect((await typed(stabilise_s + test_s, testGauge_Pa)).status).toBe(201)
+  expect(await typed(stabilise_s + test_s, testGauge_Pa - 10)).toMatchObject({
+    body: { code: 'test-over' },
+  })
+})
+
+const at = '2026-11-28T09:00:00.000Z'
 test('a test that passed asks to be made again when the pipes it tested are changed', async () => {
   const isTight = async () => {
     const job = await state()
@@ -262,6 +322,10 @@ test('a test that passed asks to be made again when the pipes it tested are chan
     async () => (await state()).records,
     (all) => all.some(({ body }) => body.kind === 'test-ended' && body.testId === 'test-now'),
   )
+  // The gauge is off and the screw is back: until soap shows it dry, nothing is cleared.
+  expect(await isTight()).toBe(false)
+  const soaped = { kind: 'test-point', testId: 'test-now', soaped: 'dry' }
+  await bench.send('POST', '/jobs/kestrel-weir/records', { ...bench.act(), at, body: soaped })
   expect(await isTight()).toBe(true)
   const { document, saveNumber } = await state()
   const [first, ...rest] = document.gas.segments

@@ -1,4 +1,4 @@
-import type { JobRecord, JudgedTest, RecordBody, Sample } from '@hestian/core'
+import type { GasTest, JobRecord, JudgedTest, RecordBody, Sample } from '@hestian/core'
 import {
   Act,
   BeginTest,
@@ -7,6 +7,7 @@ import {
   lacking,
   Refused,
   Repaired,
+  stillCuring,
   TestNote,
   TestParams,
   testedFingerprint,
@@ -85,7 +86,7 @@ export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
             `${person.name} has no ${ticketWords.gas}; a tightness test needs one to be signed.`,
           )
         const job = await tasks.judged(jobId)
-        const begun = begunOf(body, job, instrumentOf(body.how, gauges))
+        const begun = begunOf(body, job, instrumentOf(body.how, gauges), clock.now())
         const off = body.off.map((item): RecordBody => ({
           kind: 'off',
           name: item.name,
@@ -111,6 +112,8 @@ export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
       const { by, sample } = request.body
       await people.get(by)
       await jobs.alone(jobId, async () => {
+        // The last reading ends the test; sent again it is what was asked for.
+        if (isHeld(await testOf(jobId, testId), sample)) return
         const test = await open(jobId, testId)
         if (test.begun.reading !== 'typed')
           throw new Refusal(
@@ -245,34 +248,66 @@ function instrumentOf(how: BeginTest['how'], gauges: readonly GaugeLink[]): Inst
 
 /** The record that begins a test, where the job lets it begin. */
 function begunOf(
-  { testId, prepared }: BeginTest,
-  { state, judgement, tightness }: JudgedJob,
+  { testId, test: asked, prepared }: BeginTest,
+  { state, judgement }: JudgedJob,
   { gauge, ...instrument }: Instrument,
+  now: string,
 ): RecordBody {
   if (judgement.tests.some((test) => !test.ended))
     throw new Refusal('test-running', 'A test is already running on this job. End it first.')
   if (judgement.tests.some((test) => test.testId === testId))
     throw new Refusal('test-over', 'A test of this id has ended. Begin another one.')
-  if (!tightness)
-    throw new Refusal(
-      'not-yet',
-      'The gas supply is not designed far enough: its volume decides the test.',
-    )
-  const unprepared = tightness.preparations.filter((one) => !prepared.includes(one.id))
+  const test = testAsked(judgement, asked, now)
+  const unprepared = [
+    ...test.preparations.filter(({ id }) => !prepared.includes(id)).map(({ name }) => name),
+    ...test.confirms.filter(({ id }) => !prepared.includes(id)).map(({ says }) => says),
+  ]
   if (unprepared.length > 0)
-    throw new Refusal(
-      'not-yet',
-      `Not prepared yet: ${unprepared.map((one) => one.name).join(', ')}.`,
-    )
+    throw new Refusal('not-yet', `Not prepared yet: ${unprepared.join(', ')}.`)
   return {
     kind: 'test-begun',
     testId,
     prepared,
     ...instrument,
-    restsOn: testedFingerprint(state.document),
-    plan: { ...tightness.plan, gauge },
+    restsOn: testedFingerprint(state.document, test.pipes),
+    test: test.id,
+    name: test.name,
+    plan: { ...test.plan, gauge },
   }
 }
+
+/** The test of that id, where nothing has to pass before it. */
+function testAsked({ gasTests }: JudgedJob['judgement'], id: string, now: string): GasTest {
+  if (gasTests.length === 0)
+    throw new Refusal(
+      'not-yet',
+      'The gas supply is not designed far enough: its volume decides the test.',
+    )
+  const found = gasTests.find(({ test }) => test.id === id)
+  if (!found)
+    throw new Refusal(
+      'no-such-test',
+      `This job has no test ${id} to make: the gas supply was changed. Look at the page again.`,
+    )
+  const before = gasTests.filter(
+    (one) => found.test.after.includes(one.id) && !['passed', 'test-point'].includes(one.state),
+  )
+  if (before.length > 0)
+    throw new Refusal('not-yet', `First: ${before.map(({ name }) => name).join(', ')}.`)
+  const curing = stillCuring(found.register, Date.parse(now))
+  if (curing.length > 0)
+    throw new Refusal(
+      'not-yet',
+      `The joints of ${curing.map(({ pipeName }) => pipeName).join(', ')} still cure. No pressure before their maker’s time is over.`,
+    )
+  return found.test
+}
+
+/** Whether a test holds this very reading already. */
+const isHeld = ({ run }: JudgedTest, { at_ms, gauge_Pa, temp_K }: Sample): boolean =>
+  run.samples.some(
+    (one) => one.at_ms === at_ms && one.gauge_Pa === gauge_Pa && one.temp_K === temp_K,
+  )
 
 async function storeTyped(
   buffer: SampleBuffer,

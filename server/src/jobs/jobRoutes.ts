@@ -72,6 +72,9 @@ const recordedHere: readonly RecordKind[] = [
   'snag-done',
   'chosen-option',
   'made-safe',
+  'joints-made',
+  'soaped',
+  'test-point',
   'unsafe',
   'unsafe-ended',
 ]

@@ -1,4 +1,4 @@
-import type { JobState, Judgement, Summary, TightnessDesign } from '@hestian/core'
+import type { JobState, Judgement, Summary } from '@hestian/core'
 import { JobState as JobStateSchema, summaryOf } from '@hestian/core'
 import { Refusal } from '../app/refusal'
 import type { DatabaseReader } from '../db/database'
@@ -14,7 +14,6 @@ import { printHandover, printInspection, printRecord, printUnsafe } from '../pac
 export interface JudgedJob {
   readonly state: Pick<JobState, 'document' | 'saveNumber' | 'frozen'>
   readonly judgement: Judgement
-  readonly tightness: TightnessDesign | undefined
 }
 
 export interface Printing {
@@ -41,10 +40,8 @@ export function makeTasks(db: DatabaseReader, dataFolder: string): Tasks {
     summary: async (jobId) => summaryOf(readable(await jobs.state(jobId))),
     judged: async (jobId) => {
       const state = await jobs.state(jobId)
-      const { solution, judgement } = judged(state)
       const { document, saveNumber, frozen } = state
-      const tightness = solution.tightness.applies ? solution.tightness.answer : undefined
-      return { state: { document, saveNumber, frozen }, judgement, tightness }
+      return { state: { document, saveNumber, frozen }, judgement: judged(state).judgement }
     },
     handover: (printing) => printHandover({ db, jobs }, printing),
     inspection: (printing) => printInspection({ db, jobs, files }, printing),

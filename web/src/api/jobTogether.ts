@@ -1,10 +1,23 @@
-import type { JobRecord, JobState } from '@hestian/core'
+import type { JobRecord, JobState, Sample } from '@hestian/core'
 
 /** A job with one more record; one that is there already changes nothing. */
 export const withRecord = (state: JobState, record: JobRecord): JobState =>
   state.records.some((one) => one.id === record.id)
     ? state
     : { ...state, records: [...state.records, record] }
+
+/** A job with one more reading of a test; a repeat changes nothing. */
+export function withSample(state: JobState, testId: string, sample: Sample): JobState {
+  const samples = state.samples[testId] ?? []
+  if (samples.some(({ at_ms }) => at_ms === sample.at_ms)) return state
+  return {
+    ...state,
+    samples: {
+      ...state.samples,
+      [testId]: [...samples, sample].sort((a, b) => a.at_ms - b.at_ms),
+    },
+  }
+}
 
 /**
  * What was fetched, with what was heard while it was on its way: records and samples are only ever appended, so that an answer that set out

@@ -5,7 +5,7 @@ import { useEffect } from 'react'
 import { z } from 'zod'
 import { away } from './away'
 import { call } from './client'
-import { together, withRecord } from './jobTogether'
+import { together, withRecord, withSample } from './jobTogether'
 
 /** A whole job's schema, fetched with the first job. */
 export const aJob = async () => (await import('./jobAnswers')).JobState
@@ -82,13 +82,5 @@ function taken(state: JobState, event: LiveEvent): JobState {
   if (event.kind === 'record') return withRecord(state, event.record)
   if (event.kind === 'job') return { ...state, frozen: event.frozen }
   if (event.kind === 'again') return state
-  const samples = state.samples[event.testId] ?? []
-  if (samples.some((sample) => sample.at_ms === event.sample.at_ms)) return state
-  return {
-    ...state,
-    samples: {
-      ...state.samples,
-      [event.testId]: [...samples, event.sample].sort((a, b) => a.at_ms - b.at_ms),
-    },
-  }
+  return withSample(state, event.testId, event.sample)
 }

@@ -1,4 +1,4 @@
-import type { Preparation, TightnessDesign } from '@hestian/core'
+import type { GasTest, Preparation } from '@hestian/core'
 import { durationWords, parseQuantity, smellOfGas } from '@hestian/core'
 import { useState } from 'react'
 import { Checkbox, Input, Label, Radio, RadioGroup, TextField } from 'react-aria-components'
@@ -15,7 +15,14 @@ import { phone } from '../ui/phone'
 type How = 'streamed' | 'digital' | 'water-gauge'
 
 /** Before the pump: what is disconnected and capped, what is shut, the cautions, and what reads the pressure. */
-export function Prepare({ design }: { readonly design: TightnessDesign }) {
+export function Prepare({
+  test,
+  before,
+}: {
+  readonly test: GasTest
+  /** Tests that have to pass first, by name. */
+  readonly before: readonly string[]
+}) {
   const { show, solution, act } = useJob()
   const gauges = useGauges({ when: true })
   const [done, setDone] = useState<readonly string[]>([])
@@ -23,7 +30,7 @@ export function Prepare({ design }: { readonly design: TightnessDesign }) {
   const [resolution, setResolution] = useState('')
   const [instrument, setInstrument] = useState('')
   const [sending, setSending] = useState(false)
-  const { plan, preparations } = design
+  const { plan, preparations, confirms } = test
   const gauge = gauges.data?.[0]
   const parsed = parseQuantity(
     resolution || solution.practice.tightness.usualStep,
@@ -31,11 +38,11 @@ export function Prepare({ design }: { readonly design: TightnessDesign }) {
     solution.practice.units['gas-pressure'],
   )
   const resolution_Pa = parsed.outcome === 'understood' && parsed.si > 0 ? parsed.si : undefined
-  const open = preparations.filter((one) => !done.includes(one.id))
+  const open = [...preparations, ...confirms].filter((one) => !done.includes(one.id))
   const off = preparations.map((one) => ({
     name: one.name,
     state: one.action === 'shut' ? ('shut' as const) : ('disconnected' as const),
-    because: 'gas tightness test',
+    because: test.kind === 'tightness' ? 'gas tightness test' : test.name,
   }))
   const step_Pa = {
     streamed: gauge?.resolution_Pa,
@@ -43,6 +50,7 @@ export function Prepare({ design }: { readonly design: TightnessDesign }) {
     'water-gauge': uGauge_Pa,
   }[how]
   const waits = waitsFor({
+    before,
     open: open.length,
     isSilent: how === 'streamed' && gauge?.state !== 'live',
     step_Pa,
@@ -59,6 +67,7 @@ export function Prepare({ design }: { readonly design: TightnessDesign }) {
     }
     await act('/tests', {
       testId: newId(),
+      test: test.id,
       how: how === 'streamed' ? { reading: 'streamed', gaugeId: gauge?.id ?? 'none' } : typed,
       prepared: [...done],
       off,
@@ -68,7 +77,8 @@ export function Prepare({ design }: { readonly design: TightnessDesign }) {
   return (
     <>
       <Answer>
-        Pump to <b>{show(plan.testGauge_Pa, 'gas-pressure')}</b>, settle{' '}
+        {test.name === 'Tightness' ? 'Pump' : `${test.name}: pump`} to{' '}
+        <b>{show(plan.testGauge_Pa, 'gas-pressure')}</b>, settle{' '}
         <b>{durationWords(plan.stabilise_s)}</b>, hold <b>{durationWords(plan.test_s)}</b>.
       </Answer>
       <VerdictLine>
@@ -119,6 +129,24 @@ export function Prepare({ design }: { readonly design: TightnessDesign }) {
           </li>
         ))}
       </List>
+      {confirms.length > 0 && (
+        <>
+          <SectionHead>Looked at first</SectionHead>
+          <List>
+            {confirms.map(({ id, says }) => (
+              <li key={id}>
+                <Check
+                  isSelected={done.includes(id)}
+                  onChange={(on) => setDone(on ? [...done, id] : done.filter((one) => one !== id))}
+                >
+                  <Mark kind={done.includes(id) ? 'pass' : 'not-yet'} size={22} />
+                  <Said>{says}</Said>
+                </Check>
+              </li>
+            ))}
+          </List>
+        </>
+      )}
       <SectionHead>What reads it</SectionHead>
       <Ways value={how} onChange={(next) => setHow(next as How)} aria-label="What reads it">
         <Radio value="streamed">
@@ -171,17 +199,20 @@ const uGauge_Pa = 25
 
 /** What stands before the pump, in words; undefined where nothing does. */
 function waitsFor({
+  before,
   open,
   isSilent,
   step_Pa,
   allowed,
 }: {
+  readonly before: readonly string[]
   readonly open: number
   readonly isSilent: boolean
   readonly step_Pa: number | undefined
   /** The movement that the rule counts as none: a gauge must show as much. */
   readonly allowed: { readonly si: number; readonly told: string }
 }): string | undefined {
+  if (before.length > 0) return before.join(' and ').toLowerCase()
   if (open > 0) return `${open === 1 ? 'one thing' : `${open} things`} to prepare`
   if (isSilent) return 'the gauge'
   if (step_Pa === undefined) return 'a resolution'
@@ -192,6 +223,7 @@ function waitsFor({
 
 function reason({ because, limitGauge_Pa = 0 }: Preparation, show: (si: number) => string): string {
   if (because === 'boundary') return 'stands the pressure; bounds the test'
+  if (because === 'strength') return 'nothing but pipe is tested for strength'
   return because === 'limit-unknown'
     ? 'maximum test pressure not known, so it is taken off'
     : `rated ${show(limitGauge_Pa)}, below the test`
@@ -247,6 +279,9 @@ const Check = styled(Checkbox)`
     }
     padding: 6px 0;
   }
+`
+const Said = styled.span`
+  grid-column: 2 / -1;
 `
 const Ways = styled(RadioGroup)`
   display: grid;

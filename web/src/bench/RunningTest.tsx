@@ -25,17 +25,12 @@ export function RunningTest({ test }: { readonly test: JudgedTest }) {
     () => tightnessTrace(run, show, { width: 810, height: 250 }, test.notes),
     [run, show, test.notes],
   )
-  const limit = run.plan.perceptible_Pa
   const live = test.begun.reading === 'typed' ? 'typed' : 'live'
   const silent = test.begun.reading === 'streamed' && gauge?.state === 'silent'
   return (
     <>
       <Statement role="status">
-        {test.begun.reading === 'typed' ? (
-          <EyeClock test={test} />
-        ) : (
-          <Now verdict={test.verdict} limit_Pa={limit} />
-        )}
+        <What test={test} />
       </Statement>
       <Top>
         <Reading aria-label="Pressure now" data-silent={silent || undefined}>
@@ -107,15 +102,22 @@ function Left({
   )
 }
 
+/** What happens now: a gauge that streams tells it, one read by eye is asked for at the minute. */
+function What({ test }: { readonly test: JudgedTest }) {
+  if (test.begun.reading === 'streamed') return <Now test={test} />
+  if (test.verdict.outcome === 'running') return <EyeClock test={test} />
+  return (
+    <>
+      <b>Both readings are in.</b> The verdict is recorded as soon as the server has them.
+    </>
+  )
+}
+
 /** What happens now, in a line. */
-function Now({
-  verdict,
-  limit_Pa,
-}: {
-  readonly verdict: JudgedTest['verdict']
-  readonly limit_Pa: number
-}) {
+function Now({ test }: { readonly test: JudgedTest }) {
   const { show } = useJob()
+  const { verdict, run } = test
+  const limit_Pa = run.plan.perceptible_Pa
   const running = verdict.outcome === 'running' ? verdict : undefined
   const fell = running?.soFar?.fall_Pa
   if (verdict.outcome === 'failed')

@@ -1,22 +1,16 @@
-import type { JudgedTest, TightnessVerdict } from '@hestian/core'
-import {
-  durationWords,
-  figuresSentence,
-  ruleSees_m3_s,
-  ruleSentence,
-  tightnessTrace,
-} from '@hestian/core'
-import { useMemo, useState } from 'react'
-import { Input, Label, TextField } from 'react-aria-components'
+import type { JudgedGasTest, JudgedTest, TightnessVerdict } from '@hestian/core'
+import { durationWords, figuresSentence, ruleSentence, tightnessTrace } from '@hestian/core'
+import { useMemo } from 'react'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
-import { Answer, SectionHead, VerdictLine } from '../ui/Answer'
-import { Button } from '../ui/Button'
+import { Answer, VerdictLine } from '../ui/Answer'
 import { dayTime } from '../ui/dates'
 import { DrawingView } from '../ui/DrawingView'
 import { Mark } from '../ui/icons'
 import { VerdictChip } from '../ui/VerdictChip'
+import { AfterTest } from './AfterTest'
 import { Trace } from './RunningTest'
+import { TestFigures } from './TestFigures'
 import { phone } from '../ui/phone'
 
 const words = {
@@ -30,14 +24,19 @@ const chips = { passed: 'pass', failed: 'stop', 'cannot-tell': 'fix', running: '
 /** A finished test: the verdict with its reason and figures, and the way on from it. */
 export function TestVerdict({
   test,
+  gasTest,
   onAgain,
+  next,
 }: {
   readonly test: JudgedTest
+  /** The test of the job it was; undefined where the job asks for no such test any more. */
+  readonly gasTest: JudgedGasTest | undefined
   readonly onAgain: () => void
+  readonly next: { readonly name: string; readonly onPress: () => void } | undefined
 }) {
-  const { show, nameOf, act } = useJob()
-  const [what, setWhat] = useState('')
+  const { show, nameOf } = useJob()
   const { verdict, run, repaired } = test
+  const name = test.begun.name === 'Tightness' ? undefined : test.begun.name
   const drawing = useMemo(
     () => tightnessTrace(run, show, { width: 810, height: 240 }, test.notes),
     [run, show, test.notes],
@@ -47,14 +46,22 @@ export function TestVerdict({
   return (
     <>
       <Answer>
-        <Told verdict={verdict} fell={figures && p(figures.fall_Pa)} plan={run.plan} />
+        {verdict.outcome === 'passed' ? (
+          <Passed gasTest={gasTest} />
+        ) : (
+          <Told verdict={verdict} fell={figures && p(figures.fall_Pa)} plan={run.plan} />
+        )}
       </Answer>
       <VerdictLine>
-        <VerdictChip verdict={chips[verdict.outcome]} word={words[verdict.outcome]} />
+        <VerdictChip {...chipOf(verdict, gasTest)} />
         <span>
+          {name && <b>{name}. </b>}
           {verdict.outcome === 'passed'
             ? 'The rule passed it, and the figures do not speak against it.'
             : 'It clears nothing.'}
+          {verdict.outcome === 'passed' && gasTest && gasTest.state !== 'passed'
+            ? ' It clears nothing yet.'
+            : ''}
         </span>
       </VerdictLine>
       {verdict.outcome !== 'running' && (
@@ -74,91 +81,80 @@ export function TestVerdict({
       <Trace role="region" tabIndex={0} aria-label="Strip chart">
         <DrawingView drawing={drawing} />
       </Trace>
-      {figures && (
-        <Figures>
-          <SectionHead>
-            Figures
-            <small>
-              {dayTime(test.at)}, {nameOf(test.by)}
-            </small>
-          </SectionHead>
-          <dl>
-            <div>
-              <dt>At the start</dt>
-              <dd>{p(figures.start_Pa)}</dd>
-            </div>
-            <div>
-              <dt>At the end</dt>
-              <dd>{p(figures.end_Pa)}</dd>
-            </div>
-            <div>
-              <dt>Counts as no movement</dt>
-              <dd>{p(run.plan.perceptible_Pa)}</dd>
-            </div>
-            <div>
-              <dt>A leak that would move it so</dt>
-              <dd>{show(ruleSees_m3_s(run.plan), 'leak-flow')}</dd>
-            </div>
-            <div>
-              <dt>Largest that may stay hidden</dt>
-              <dd>{show(run.plan.permittedLeak_m3_s, 'leak-flow')}</dd>
-            </div>
-            {figures.tempChange_K !== undefined && (
-              <div>
-                <dt>The pipe changed</dt>
-                <dd>{show(figures.tempChange_K, 'temperature-difference', 2)}</dd>
-              </div>
-            )}
-            <div>
-              <dt>Longest gap between readings</dt>
-              <dd>{durationWords(figures.longestGap_s)}</dd>
-            </div>
-          </dl>
-          <small>
-            {run.plan.methodSource.says}. Permitted leak: {run.plan.permittedLeakSource.says}.
-          </small>
-        </Figures>
-      )}
+      <TestFigures test={test} />
       {repaired && (
         <p>
           <b>Repaired:</b> {repaired.what} ({nameOf(repaired.by)}, {dayTime(repaired.at)})
         </p>
       )}
-      <Next
-        onSubmit={(event) => {
-          event.preventDefault()
-          if (what.trim().length >= 3)
-            void act(`/tests/${test.testId}/repair`, { what: what.trim() })
-        }}
-      >
-        {verdict.outcome === 'failed' && !repaired ? (
-          <>
-            <TextField value={what} onChange={setWhat} maxLength={400}>
-              <Label>Repaired: what was done</Label>
-              <Input placeholder="olive at joint 7 remade, soaped: dry" />
-            </TextField>
-            <Button
-              type="submit"
-              look={what.trim().length >= 3 ? 'go' : 'wait'}
-              isDisabled={what.trim().length < 3}
-            >
-              {what.trim().length >= 3
-                ? 'Record the repair'
-                : 'Record the repair: say what was done'}
-            </Button>
-          </>
-        ) : verdict.outcome !== 'passed' ? (
-          <Button look="go" onPress={onAgain}>
-            Test again
-          </Button>
-        ) : (
-          <Button look="text" onPress={onAgain}>
-            Test again
-          </Button>
-        )}
-      </Next>
+      <AfterTest test={test} gasTest={gasTest} onAgain={onAgain} next={next} />
     </>
   )
+}
+
+/** A test that passed: what that is worth, on the pipes as they are now. */
+function Passed({ gasTest }: { readonly gasTest: JudgedGasTest | undefined }) {
+  switch (gasTest?.state) {
+    case 'changed':
+      return (
+        <>
+          The pipes were <b>changed since it passed:</b> test them as they are now.
+        </>
+      )
+    case 'bubbles':
+      return (
+        <>
+          It held, but <b>a joint bubbles:</b> that is a leak.
+        </>
+      )
+    case 'repaired':
+      return (
+        <>
+          Something was <b>repaired since it passed:</b> test it again.
+        </>
+      )
+    case 'test-point':
+      return (
+        <>
+          {kept(gasTest)}; last comes <b>the test point.</b>
+        </>
+      )
+    default:
+      return <>{kept(gasTest)} as far as this test can see.</>
+  }
+}
+
+/** What it means that a kind of test passed. */
+function kept(gasTest: JudgedGasTest | undefined) {
+  if (gasTest?.test.kind === 'strength')
+    return (
+      <>
+        The pipe <b>stood the pressure</b>
+      </>
+    )
+  if (gasTest?.test.kind === 'existing')
+    return (
+      <>
+        It fell <b>no more than is permitted</b>
+      </>
+    )
+  return (
+    <>
+      The pipe is <b>tight</b>
+    </>
+  )
+}
+
+function chipOf(
+  { outcome }: TightnessVerdict,
+  gasTest: JudgedGasTest | undefined,
+): { readonly verdict: 'pass' | 'stop' | 'fix' | 'not-yet'; readonly word: string } {
+  if (outcome !== 'passed' || !gasTest) return { verdict: chips[outcome], word: words[outcome] }
+  if (gasTest.state === 'bubbles') return { verdict: 'stop', word: 'It leaks' }
+  if (gasTest.state === 'test-point') return { verdict: 'not-yet', word: 'One step left' }
+  return gasTest.state === 'passed'
+    ? { verdict: 'pass', word: words.passed }
+    : { verdict: 'fix', word: 'Test again' }
 }
 
 /** The answer in a line: what happened, whichever statement says it. */
@@ -171,12 +167,6 @@ function Told({
   readonly fell: string | undefined
   readonly plan: JudgedTest['run']['plan']
 }) {
-  if (verdict.outcome === 'passed')
-    return (
-      <>
-        The pipe is <b>tight</b> as far as this test can see.
-      </>
-    )
   if (verdict.outcome !== 'failed')
     return (
       <>
@@ -246,58 +236,5 @@ const Two = styled.div`
   }
   ${phone} {
     grid-template-columns: 1fr;
-  }
-`
-const Figures = styled.section`
-  dl {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 0 28px;
-  }
-  dl div {
-    display: flex;
-    justify-content: space-between;
-    border-bottom: 0.8px solid var(--hair);
-    min-height: 32px;
-    align-items: center;
-    font-size: var(--small);
-  }
-  dd {
-    font-weight: 650;
-    font-feature-settings: 'tnum';
-  }
-  > small {
-    font-size: var(--note);
-    color: var(--ink-3);
-  }
-  ${phone} {
-    dl {
-      grid-template-columns: 1fr;
-    }
-  }
-`
-const Next = styled.form`
-  display: flex;
-  gap: 16px;
-  align-items: flex-end;
-  margin-top: 14px;
-  flex-wrap: wrap;
-  > div {
-    flex: 1;
-    min-width: 240px;
-  }
-  label {
-    display: block;
-    font-size: var(--small);
-    color: var(--ink-2);
-  }
-  input {
-    width: 100%;
-    min-height: 48px;
-    background: transparent;
-    border: 0;
-    border-bottom: 1.5px solid var(--ink);
-    padding: 4px;
-    font-size: var(--large);
   }
 `

@@ -1,20 +1,27 @@
+import type { JudgedGasTest, JudgedTest } from '@hestian/core'
+import type { ReactNode } from 'react'
 import { useEffect, useState } from 'react'
 import { useJob } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, VerdictLine } from '../ui/Answer'
 import { SheetPage } from '../ui/SheetPage'
+import { GasTestList } from './GasTestList'
 import { PastTests } from './PastTests'
 import { Prepare } from './Prepare'
 import { RunningTest } from './RunningTest'
 import { TestLog } from './TestLog'
 import { TestVerdict } from './TestVerdict'
 
-/** The test bench: prepare, run, verdict, repair, again. */
+/** The test bench of the gas pipes: which tests there are; prepare, run, verdict, repair, again. */
 export function TightnessPage() {
   const { solution, judgement } = useJob()
+  const [chosen, setChosen] = useState<string>()
   const [again, setAgain] = useState<string>()
   const sheet = solution.tightness
-  const last = judgement.tests[judgement.tests.length - 1]
+  const { tests, gasTests } = judgement
+  const running = tests.findLast((test) => !test.ended)
+  const shown = shownTest(gasTests, tests, chosen)
+  const last = running ?? shown?.last
   // A test that begins or ends puts another page here: its answer is at the top.
   useEffect(() => {
     document.getElementById('sheet')?.scrollTo(0, 0)
@@ -28,7 +35,14 @@ export function TightnessPage() {
         <CheckSheet sheet="tightness" />
       </SheetPage>
     )
-  if (!sheet.answer)
+  if (running)
+    return (
+      <SheetPage sheet="tightness" findings={[]} margin={<TestLog test={running} />}>
+        <RunningTest test={running} />
+        <PastTests tests={tests.filter((test) => test !== running)} />
+      </SheetPage>
+    )
+  if (!shown)
     return (
       <SheetPage sheet="tightness">
         <Answer>
@@ -37,29 +51,56 @@ export function TightnessPage() {
         <VerdictLine>
           Its volume decides how small a leak the gauge can show. Design it first.
         </VerdictLine>
+        <PastTests tests={tests} />
       </SheetPage>
     )
-  const running = last && !last.ended ? last : undefined
-  if (running)
-    return (
-      <SheetPage sheet="tightness" findings={[]} margin={<TestLog test={running} />}>
-        <RunningTest test={running} />
-        <PastTests tests={judgement.tests.slice(0, -1)} />
-      </SheetPage>
-    )
-  if (last && again !== last.testId) {
-    return (
-      <SheetPage sheet="tightness" findings={[]} margin={<TestLog test={last} />}>
-        <TestVerdict test={last} onAgain={() => setAgain(last.testId)} />
-        <CheckSheet sheet="tightness" />
-        <PastTests tests={judgement.tests.slice(0, -1)} />
-      </SheetPage>
-    )
+  const choose = (id: string) => {
+    setChosen(id)
+    document.getElementById('sheet')?.scrollTo(0, 0)
   }
+  const others: ReactNode = gasTests.length > 1 && (
+    <GasTestList tests={gasTests} shown={shown.id} onShow={choose} />
+  )
+  const next = gasTests.find(
+    ({ id, asked, state }) => id !== shown.id && asked && state !== 'passed',
+  )
+  if (shown.last && again !== shown.last.testId)
+    return (
+      <SheetPage sheet="tightness" findings={[]} margin={<TestLog test={shown.last} />}>
+        <TestVerdict
+          test={shown.last}
+          gasTest={shown}
+          onAgain={() => setAgain(shown.last?.testId)}
+          next={next && { name: next.name, onPress: () => choose(next.id) }}
+        />
+        {others}
+        <CheckSheet sheet="tightness" />
+        <PastTests tests={tests.filter((test) => test !== shown.last)} />
+      </SheetPage>
+    )
   return (
     <SheetPage sheet="tightness">
-      <Prepare design={sheet.answer} />
-      <PastTests tests={judgement.tests} />
+      <Prepare test={shown.test} key={shown.id} before={waitsOn(shown, gasTests)} />
+      {others}
+      <PastTests tests={tests} />
     </SheetPage>
   )
 }
+
+/** The test that was chosen; else what was tested last, else the first that is asked. */
+function shownTest(
+  gasTests: readonly JudgedGasTest[],
+  tests: readonly JudgedTest[],
+  chosen: string | undefined,
+): JudgedGasTest | undefined {
+  const byId = gasTests.find(({ id }) => id === chosen)
+  if (byId) return byId
+  const latest = gasTests.find(({ last }) => last && last === tests.at(-1))
+  return latest ?? gasTests.find(({ asked, state }) => asked && state !== 'passed') ?? gasTests[0]
+}
+
+/** Names of what has to pass before. */
+const waitsOn = ({ test }: JudgedGasTest, all: readonly JudgedGasTest[]): readonly string[] =>
+  all
+    .filter(({ id, state }) => test.after.includes(id) && !['passed', 'test-point'].includes(state))
+    .map(({ name }) => name)

@@ -128,7 +128,7 @@ const minutesOf = (text: string): number | 'now' | undefined => {
 
 /** A reading taken by eye. Time is that of pressing the button. */
 export function TypeReading({ test }: { readonly test: JudgedTest }) {
-  const { act, solution, show } = useJob()
+  const { typeSample, solution, show } = useJob()
   const { plan, settleFrom_ms } = test.run
   const { gauge_Pa, clear, fields } = useGaugeText(plan.gauge.kind === 'water-gauge')
   const [warmth, setWarmth] = useState('')
@@ -142,14 +142,14 @@ export function TypeReading({ test }: { readonly test: JudgedTest }) {
     gauge_Pa !== undefined &&
     after !== undefined &&
     (temp === undefined || siOf(temp) !== undefined)
-  const record = async () => {
+  const record = (gauge_Pa: number) => {
     const temp_K = siOf(temp)
     const at_ms =
       after === 'now' || after === undefined
         ? Date.now()
         : settleFrom_ms + Math.round(after * 60_000)
     const sample = { at_ms, gauge_Pa, ...(temp_K === undefined ? {} : { temp_K }) }
-    if (!(await act(`/tests/${test.testId}/samples`, { sample }))) return
+    if (!typeSample(test.testId, sample)) return
     clear()
     setMinutes('')
   }
@@ -158,7 +158,7 @@ export function TypeReading({ test }: { readonly test: JudgedTest }) {
     <form
       onSubmit={(event) => {
         event.preventDefault()
-        if (isReady) void record()
+        if (isReady) record(gauge_Pa)
       }}
     >
       <Typed>

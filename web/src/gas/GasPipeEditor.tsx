@@ -70,6 +70,19 @@ export function GasPipeEditor({
       }
       choices={
         <>
+          <Choice
+            labelled
+            label="This pipe"
+            value={segment.laid ?? none}
+            options={
+              [
+                { id: none, text: 'not said: tested as new' },
+                { id: 'new', text: 'Is new' },
+                { id: 'was-here', text: 'Was here before' },
+              ] as const
+            }
+            onChoose={(next) => edit([{ path: at('laid'), value: next === none ? null : next }])}
+          />
           {segment.applianceId !== null && (
             <>
               <Choice

@@ -79,6 +79,7 @@ export const GasRules = memo(function GasRules() {
             edit([{ path: ['gas', 'bonded'], value: next === 'open' ? null : next }])
           }
         />
+        <MeterKind />
         {factor < 1 && practice.gas.altitudeDerates && (
           <Choice
             labelled
@@ -155,3 +156,28 @@ export const GasRules = memo(function GasRules() {
     </section>
   )
 })
+
+const meters = [
+  { id: 'open', text: 'not named: no fall allowed' },
+  { id: 'diaphragm-meter-U6-G4', text: 'Diaphragm, U6 or G4' },
+  { id: 'ultrasonic-meter-E6', text: 'Ultrasonic, E6' },
+  { id: 'diaphragm-meter-U16-G10', text: 'Diaphragm, U16 or G10' },
+] as const
+
+/** Which meter measures: where the fall that pipe in use may show goes by it. */
+function MeterKind() {
+  const { draft, edit, solution } = useJob()
+  const { gas, survey } = draft.document
+  if (!solution.practice.tightness.existing || survey.fuel !== 'natural-gas') return null
+  return (
+    <Choice
+      labelled
+      label="The meter, for pipe that was here"
+      value={gas.meterKind ?? 'open'}
+      options={meters}
+      onChoose={(next) =>
+        edit([{ path: ['gas', 'meterKind'], value: next === 'open' ? null : next }])
+      }
+    />
+  )
+}

@@ -6,6 +6,7 @@ import type {
   Judgement,
   Person,
   RecordBody,
+  Sample,
   Show,
   Solution,
   UnitSet,
@@ -16,9 +17,11 @@ import type { ReactNode } from 'react'
 import { createContext, useCallback, useContext, useDeferredValue, useMemo, useState } from 'react'
 import { z } from 'zod'
 import { ApiError, call, newId } from '../api/client'
+import { withSample } from '../api/jobTogether'
 import { useLive } from '../api/queries'
 import { keepEvidence } from '../sync/evidence'
 import { outbox } from '../sync/outbox'
+import type { JobQueue } from '../sync/useOutbox'
 import { useOutbox } from '../sync/useOutbox'
 import type { Draft } from './useDraft'
 import { useDraft } from './useDraft'
@@ -38,6 +41,8 @@ export interface Job {
   readonly act: (path: string, body?: object) => Promise<boolean>
   /** Queues a record and gives its id at once: it is sent when the server is there. Undefined while nobody has said who is working. */
   readonly record: (body: RecordBody) => string | undefined
+  /** Queues a reading typed into a running test. False while nobody has said who is working. */
+  readonly typeSample: (testId: string, sample: Sample) => boolean
   /** Keeps a photograph or paper and queues it; a file that cannot be kept says why in `refusal`. */
   readonly keep: (
     file: File,
@@ -68,10 +73,15 @@ const withOwn = (units: UnitSet, own: NonNullable<Person['units']>): UnitSet => 
 })
 
 /** The job as it will be when what waits has been sent. */
-function withWaiting(state: JobState, records: readonly JobRecord[]): JobState {
+function withWaiting(state: JobState, { records, samples }: JobQueue): JobState {
   const here = new Set(state.records.map((record) => record.id))
   const more = records.filter((record) => !here.has(record.id))
-  return more.length === 0 ? state : { ...state, records: [...state.records, ...more] }
+  if (more.length + samples.length === 0) return state
+  const together = samples.reduce(
+    (known, { testId, sample }) => withSample(known, testId, sample),
+    state,
+  )
+  return { ...together, records: [...state.records, ...more] }
 }
 
 /** From so many pipes on, solving a job takes longer than a keystroke may. */
@@ -87,7 +97,7 @@ export function JobProvider({
 }) {
   useLive(stored.id)
   const out = useOutbox(stored.id)
-  const state = useMemo(() => withWaiting(stored, out.records), [stored, out.records])
+  const state = useMemo(() => withWaiting(stored, out), [stored, out])
   const client = useQueryClient()
   const { person, people, ask } = useWho()
   const kept = useDraft(state, person?.id)
@@ -172,6 +182,12 @@ export function JobProvider({
       const record: JobRecord = { id: newId(), at: new Date().toISOString(), by: person.id, body }
       void outbox.add({ kind: 'record', id: record.id, jobId: state.id, record })
       return record.id
+    },
+    typeSample: (testId, sample) => {
+      if (!person) return (ask(), false)
+      const entry = { kind: 'sample', id: newId(), jobId: state.id, testId, sample } as const
+      void outbox.add({ ...entry, by: person.id })
+      return true
     },
     keep: async (file, how = { keepPlace: false }) => {
       const kept = await keepEvidence(file, state.id, how)

@@ -11,7 +11,7 @@ import { DoneHead, DoneRow } from '../ui/DoneRow'
 import { Mark } from '../ui/icons'
 import { SheetPage } from '../ui/SheetPage'
 import { VerdictChip } from '../ui/VerdictChip'
-import { MadeSafe } from './MadeSafe'
+import { MadeSafe } from '../job/MadeSafe'
 import { TickForm } from './TickForm'
 
 const groupNames: Readonly<Record<TickGroup, string>> = {

@@ -44,17 +44,28 @@ function foreignWords(status: number, ours: boolean): string {
   return `Something that is not the server answered (${status}).`
 }
 
-const send = (entry: Outgoing): Promise<Response> =>
-  entry.kind === 'record'
-    ? fetch(`/api/jobs/${entry.jobId}/records`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify(entry.record),
-        signal: AbortSignal.timeout(patience_ms),
-      })
-    : fetch(`/api/evidence/${entry.id}`, {
+const post = (path: string, body: object): Promise<Response> =>
+  fetch(path, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+    signal: AbortSignal.timeout(patience_ms),
+  })
+
+function send(entry: Outgoing): Promise<Response> {
+  switch (entry.kind) {
+    case 'record':
+      return post(`/api/jobs/${entry.jobId}/records`, entry.record)
+    case 'sample': {
+      const { id, jobId, testId, by, sample } = entry
+      return post(`/api/jobs/${jobId}/tests/${testId}/samples`, { id, by, sample })
+    }
+    case 'evidence':
+      return fetch(`/api/evidence/${entry.id}`, {
         method: 'PUT',
         headers: { 'content-type': entry.type },
         body: entry.blob,
         signal: AbortSignal.timeout(4 * patience_ms),
       })
+  }
+}

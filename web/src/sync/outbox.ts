@@ -1,4 +1,4 @@
-import type { JobRecord } from '@hestian/core'
+import type { JobRecord, Sample } from '@hestian/core'
 import { deliver } from './deliver'
 import { OutboxStore } from './outboxStore'
 
@@ -19,6 +19,13 @@ interface Waiting {
 export type Outgoing =
   | (Waiting & { readonly kind: 'record'; readonly record: JobRecord })
   | (Waiting & { readonly kind: 'evidence'; readonly type: string; readonly blob: Blob })
+  /** A reading typed into a test that runs. */
+  | (Waiting & {
+      readonly kind: 'sample'
+      readonly testId: string
+      readonly by: string
+      readonly sample: Sample
+    })
 
 const pause_ms = 2000
 /** So often something other than our server may answer, or the server fail, before somebody is told. */

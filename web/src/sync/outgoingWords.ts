@@ -5,9 +5,13 @@ import type { Outgoing } from './outbox'
 type Words = Practice['words']
 
 /** What waits to be sent, by a name that whoever recorded it knows. */
-export const outgoingName = (entry: Outgoing, words: Words): string =>
-  entry.kind === 'evidence'
-    ? entry.type === 'application/pdf'
-      ? 'A paper'
-      : 'A photograph'
-    : inWords(recordSays(entry.record.body), words)
+export function outgoingName(entry: Outgoing, words: Words): string {
+  switch (entry.kind) {
+    case 'record':
+      return inWords(recordSays(entry.record.body), words)
+    case 'sample':
+      return 'A reading of a test'
+    case 'evidence':
+      return entry.type === 'application/pdf' ? 'A paper' : 'A photograph'
+  }
+}

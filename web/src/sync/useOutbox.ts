@@ -10,6 +10,8 @@ export interface JobQueue {
   readonly troubled: readonly Outgoing[]
   /** Records that count already: everything but what was turned down. */
   readonly records: readonly JobRecord[]
+  /** Readings of running tests, typed and not sent yet. */
+  readonly samples: readonly Extract<Outgoing, { kind: 'sample' }>[]
 }
 
 /** What still waits to be sent for a job, and the records among it. */
@@ -24,6 +26,9 @@ export function useOutbox(jobId: string): JobQueue {
       troubled: mine.filter(isTroubled),
       records: mine.flatMap((entry) =>
         entry.kind === 'record' && entry.refused === undefined ? [entry.record] : [],
+      ),
+      samples: mine.flatMap((entry) =>
+        entry.kind === 'sample' && entry.refused === undefined ? [entry] : [],
       ),
     }
   }, [entries, jobId])

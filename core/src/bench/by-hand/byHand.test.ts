@@ -315,7 +315,7 @@ describe('what was recorded', () => {
   test('a test that cannot tell is still missing', () => {
     const missing = (entries: JobRecord[]) => {
       const { sheet } = handTestsSpec.judge(house(), practices['uk-ireland'], {
-        ...{ entries, gasTight: false, steps: [] },
+        ...{ entries, gasTests: [], gasTight: false, steps: [] },
       })
       return sheet.applies ? sheet.missing.map(({ what }) => what) : []
     }

@@ -1,32 +1,33 @@
 import { gasTightnessWordings } from './wording'
 import { sheetSpec } from '../../sheets/sheetSpec'
-import { missingTest } from './missingTest'
+import { missingTests } from './missingTest'
 import { hasGas, noGas } from '../../job/hasGas'
 import type { JobDocument } from '../../job/document'
 import { burnsGas } from '../../job/fields'
 import type { Practice } from '../../practice/practices'
-import type { TightnessDesign } from './plan'
-import { testFindings, tightnessDesign } from './plan'
+import { gasTestsOf } from '../gas-test/kinds'
+import type { GasTest } from '../gas-test/spec'
+import { testFindings } from './plan'
 import type { GasAnswer } from '../../sheets/gas/answer'
 import type { Sheet } from '../../answer/sheet'
 import { fitted } from '../../job/asked'
+
+/** The pressure tests of a gas supply: their plans are the answer. */
+export interface GasTestsAnswer {
+  readonly tests: readonly GasTest[]
+}
 
 export function tightnessSheet(
   document: JobDocument,
   practice: Practice,
   gas: GasAnswer | undefined,
-): Sheet<TightnessDesign> {
+): Sheet<GasTestsAnswer> {
   const burners = fitted(document.appliances).filter((appliance) => burnsGas(appliance.kind))
   if (!hasGas(document)) return { applies: false, because: noGas }
-  const supply = gas && {
-    volume_m3: gas.volume_m3,
-    workingGauge_Pa: gas.supply.meterGauge_Pa,
-    atmosphere_Pa: gas.conditions.atmosphere_Pa,
-  }
-  const design = supply && tightnessDesign(document, practice, supply)
+  const tests = gas ? gasTestsOf(document, practice, gas) : []
   return {
     applies: true,
-    answer: design,
+    answer: gas && { tests },
     missing: gas
       ? []
       : [
@@ -35,7 +36,7 @@ export function tightnessSheet(
             what: 'A gas supply that can be computed: its volume decides the test',
           },
         ],
-    findings: testFindings(document, burners, design, practice),
+    findings: testFindings(document, burners, tests, practice),
     workings: () => [],
   }
 }
@@ -48,10 +49,10 @@ export const tightnessSpec = sheetSpec<{ gas: GasAnswer }>()({
   place: 'gas',
   restsWith: 'gas',
   inputs: (_document, { gas }) => [gas],
-  beside: ({ appliances, gas, survey }) => [appliances, gas.meterVolume_m3, survey.gasMeter_m3_s],
+  beside: ({ appliances, gas, survey }) => [appliances, gas, survey.gasMeter_m3_s, survey.fuel],
   solve: (document, practice, { gas }) => tightnessSheet(document, practice, gas),
-  owes: ({ gasTight, lastTest }) => ({
-    missing: gasTight ? [] : [{ place: 'tests', what: missingTest(lastTest) }],
-    restsOn: `/${lastTest?.testId ?? ''}`,
+  owes: ({ gasTests, lastTestId }) => ({
+    missing: missingTests(gasTests).map((what) => ({ place: 'tests', what })),
+    restsOn: `/${lastTestId ?? ''}`,
   }),
 })

@@ -6,8 +6,12 @@ import { fingerprint } from '../../job/merge'
  * A fingerprint of what a gas test tests: the pipes as they lie, their joints, and what hangs on them. A test that passed says nothing of
  * pipes that were changed since. Prices, reserves and names do not count.
  */
-export function testedFingerprint(document: JobDocument): string {
-  const segments = document.gas.segments.map((segment) => ({
+export function testedFingerprint(
+  document: JobDocument,
+  pipes: 'all' | readonly string[] = 'all',
+): string {
+  const tested = document.gas.segments.filter(({ id }) => pipes === 'all' || pipes.includes(id))
+  const segments = tested.map((segment) => ({
     id: segment.id,
     from: segment.from,
     length_m: segment.length_m?.value ?? null,
@@ -23,6 +27,7 @@ export function testedFingerprint(document: JobDocument): string {
   }))
   const appliances = document.appliances
     .filter((one) => burnsGas(one.kind) && one.stay !== 'goes')
+    .filter(({ id }) => pipes === 'all' || tested.some(({ applianceId }) => applianceId === id))
     .map((one) => one.id)
   return fingerprint({ fuel: document.survey.fuel, segments, appliances: appliances.sort() })
 }

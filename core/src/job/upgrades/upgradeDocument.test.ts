@@ -20,6 +20,7 @@ test.each([
   ['4', stored(4)],
   ['5', stored(5)],
   ['6', stored(6)],
+  ['7', stored(7)],
 ])('a document of version %s comes forward whole', (version, document) => {
   expect(String(document.version)).toBe(version)
   const read = JobDocument.safeParse(upgradeDocument(document))

@@ -3,6 +3,7 @@ import { from2 } from './from2'
 import { from3 } from './from3'
 import { from4 } from './from4'
 import { from5 } from './from5'
+import { from6 } from './from6'
 import type { Raw } from './raw'
 import { isBranch } from './raw'
 
@@ -13,6 +14,7 @@ const upgrades: Readonly<Record<number, (raw: Raw) => Raw>> = {
   3: from3,
   4: from4,
   5: from5,
+  6: from6,
 }
 
 /** Brings a document of any earlier version to the current one; anything else comes back as it is, for the schema to refuse. */

@@ -53,7 +53,14 @@ export function segmentsFromRows(
       return {
         segment: {
           ...blankGasSegment(shared),
-          ...(kept ? { end: kept.end, regulator: kept.regulator, reserve_W: kept.reserve_W } : {}),
+          ...(kept
+            ? {
+                end: kept.end,
+                regulator: kept.regulator,
+                reserve_W: kept.reserve_W,
+                laid: kept.laid,
+              }
+            : {}),
           ...shared,
           applianceId: appliance?.id ?? null,
         },

@@ -191,6 +191,7 @@ const anyJob = fc
           material: row.material,
           size: sizeOf(row),
           applianceId: row.applianceId,
+          laid: null,
           reserve_W: row.reserve === null ? null : read(row.reserve),
           end: {
             shutOff: row.shutOff,
