@@ -107,12 +107,18 @@ export const BeginTest = z.object({
   /** Which of the job's tests it is. */
   test: z.string().min(1).max(120).default('tightness'),
   how: z.discriminatedUnion('reading', [
-    z.object({ reading: z.literal('streamed'), gaugeId: wireId }),
+    z.object({
+      reading: z.literal('streamed'),
+      gaugeId: wireId,
+      /** Which of the firm’s gauges it is. */
+      instrumentId: wireId.optional(),
+    }),
     z.object({
       reading: z.literal('typed'),
       kind: z.enum(['water-gauge', 'digital']),
       resolution_Pa: z.number().positive().max(1e5),
       instrument: z.string().max(200),
+      instrumentId: wireId.optional(),
       from_ms: instant_ms,
     }),
   ]),

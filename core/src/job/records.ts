@@ -162,6 +162,8 @@ export const recordKinds = [
       /** Which test of the job it is (`bench/gas-test/kinds.ts`); none in records of before, when there was one. */
       test: z.string().min(1).max(120).optional(),
       name: short.optional(),
+      /** The gauge as the firm’s list had it that day; none where it is not on the list. */
+      calibration: z.object({ serial: short, until: day.nullable() }).optional(),
     },
     () => 'A test begun',
   ),

@@ -26,6 +26,8 @@ import { liveRoutes } from '../live/liveRoutes'
 import { packRoutes } from '../pack/packRoutes'
 import { readPeopleFile } from '../people/peopleFile'
 import { PeopleStore } from '../people/peopleStore'
+import { InstrumentStore } from '../instruments/instrumentStore'
+import { instrumentRoutes } from '../instruments/instrumentRoutes'
 import { TestRecorder } from '../bench/recorder'
 import { SampleBuffer } from '../bench/sampleBuffer'
 import { testRoutes } from '../bench/testRoutes'
@@ -116,6 +118,7 @@ async function openParts(
   const hub = new LiveHub()
   const jobs = new JobStore(db, hub, clock)
   const people = new PeopleStore(db)
+  const instruments = new InstrumentStore(db)
   if (firm.length > 0) await people.add(firm)
   const evidence = new EvidenceStore(db, dataFolder, clock, (bytes, type) =>
     tasks.lookAt({ bytes, type }),
@@ -134,7 +137,20 @@ async function openParts(
     await db.close()
     lock.release()
   }
-  return { db, hub, jobs, people, evidence, summaries, gauges, buffer, recorder, tasks, close }
+  return {
+    db,
+    hub,
+    jobs,
+    people,
+    instruments,
+    evidence,
+    summaries,
+    gauges,
+    buffer,
+    recorder,
+    tasks,
+    close,
+  }
 }
 
 async function registerRoutes(
@@ -168,6 +184,7 @@ async function registerRoutes(
   await api.register(evidenceRoutes, { evidence, limits: { put: perMinute(limits.uploads) } })
   await api.register(testRoutes, { ...parts, clock })
   await api.register(gaugeRoutes, { gauges })
+  await api.register(instrumentRoutes, parts)
   await api.register(liveRoutes, { hub, jobs, mostStreams: limits.streams })
   await api.register(packRoutes, { jobs, tasks, clock })
 }

@@ -152,6 +152,23 @@ const ways: readonly Way[] = [
     async () => ({ url: '/people/lead/units', body: { length: 'ft' } }),
   ],
   [
+    'PUT /api/instruments/{instrumentId}',
+    async () => ({
+      url: '/instruments/gauge-one',
+      body: {
+        id: 'gauge-one',
+        name: 'Digital manometer',
+        serial: 'DM-114',
+        kind: 'digital',
+        step_Pa: 1,
+        most_Pa: 15000,
+        accuracy: '',
+        calibratedUntil: '2027-03-01',
+        retired: false,
+      },
+    }),
+  ],
+  [
     'PUT /api/evidence/{hash}',
     async () => {
       const body = readFileSync(join(__dirname, '../../../demo/evidence/plate-storage-heater.png'))

@@ -22,6 +22,7 @@ import type { GaugeLink } from '../gauges/gaugeLink'
 import { numbered } from '../jobs/judged'
 import type { JobStore } from '../jobs/jobStore'
 import { endIdOf } from '../jobs/jobStore'
+import type { InstrumentStore } from '../instruments/instrumentStore'
 import type { PeopleStore } from '../people/peopleStore'
 import type { JudgedJob, Tasks } from '../workers/tasks'
 import type { TestRecorder } from './recorder'
@@ -30,6 +31,7 @@ import type { SampleBuffer } from './sampleBuffer'
 interface Parts {
   readonly jobs: JobStore
   readonly people: PeopleStore
+  readonly instruments: InstrumentStore
   readonly gauges: readonly GaugeLink[]
   readonly recorder: TestRecorder
   readonly buffer: SampleBuffer
@@ -42,7 +44,7 @@ const answers = { 201: z.object({}), 400: Refused, 403: Refused, 404: Refused, 4
 /** The test bench: begin, top up, note, type a reading, end, repair. */
 export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
   app,
-  { jobs, people, gauges, recorder, buffer, tasks, clock },
+  { jobs, people, instruments, gauges, recorder, buffer, tasks, clock },
 ) => {
   const testOf = async (jobId: string, testId: string): Promise<JudgedTest> => {
     await jobs.heading(jobId)
@@ -86,7 +88,11 @@ export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
             `${person.name} has no ${ticketWords.gas}; a tightness test needs one to be signed.`,
           )
         const job = await tasks.judged(jobId)
-        const begun = begunOf(body, job, instrumentOf(body.how, gauges), clock.now())
+        const instrument = {
+          ...instrumentOf(body.how, gauges),
+          ...(await listedOf(body.how, instruments)),
+        }
+        const begun = begunOf(body, job, instrument, clock.now())
         const off = body.off.map((item): RecordBody => ({
           kind: 'off',
           name: item.name,
@@ -215,8 +221,18 @@ export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
 
 type Instrument = Pick<
   Extract<RecordBody, { kind: 'test-begun' }>,
-  'reading' | 'gaugeId' | 'instrument' | 'settleFrom_ms'
+  'reading' | 'gaugeId' | 'instrument' | 'settleFrom_ms' | 'calibration'
 > & { readonly gauge: { readonly kind: 'water-gauge' | 'digital'; readonly resolution_Pa: number } }
+
+/** The gauge as the firm's list has it today, where one was chosen from it. */
+async function listedOf(
+  { instrumentId }: BeginTest['how'],
+  instruments: InstrumentStore,
+): Promise<Pick<Instrument, 'instrument' | 'calibration'> | undefined> {
+  if (!instrumentId) return undefined
+  const { name, serial, calibratedUntil } = await instruments.get(instrumentId)
+  return { instrument: name, calibration: { serial, until: calibratedUntil } }
+}
 
 /** What the test is read with: a gauge that is heard, or an instrument named by hand. */
 function instrumentOf(how: BeginTest['how'], gauges: readonly GaugeLink[]): Instrument {

@@ -1,4 +1,5 @@
 import { BoardAndEvidence1790100000000 } from './boardAndEvidence'
+import { Instruments1790400000000 } from './instruments'
 import { FirstTables1790000000000 } from './firstTables'
 import { WhatTheWorkIs1790300000000 } from './whatTheWorkIs'
 import { NothingLost1790200000000 } from './nothingLost'
@@ -9,4 +10,5 @@ export const migrations = [
   BoardAndEvidence1790100000000,
   NothingLost1790200000000,
   WhatTheWorkIs1790300000000,
+  Instruments1790400000000,
 ]

@@ -160,6 +160,16 @@ export const EvidenceTable = new EntitySchema<EvidenceRow>({
   },
 })
 
+/** A gauge of the firm, whole, as it crosses the wire. */
+export interface InstrumentRow {
+  id: string
+  body: string
+}
+export const InstrumentTable = new EntitySchema<InstrumentRow>({
+  name: 'instrument',
+  columns: { id: { type: 'text', primary: true }, body: { type: 'text' } },
+})
+
 export const tables = [
   JobTable,
   RevisionTable,
@@ -167,4 +177,5 @@ export const tables = [
   SampleTable,
   PersonTable,
   EvidenceTable,
+  InstrumentTable,
 ]

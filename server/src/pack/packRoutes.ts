@@ -1,4 +1,4 @@
-import { JobParams, Refused, UnsafeParams } from '@hestian/core'
+import { JobParams, Refused, TestParams, UnsafeParams } from '@hestian/core'
 import type { FastifyReply } from 'fastify'
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
 import type { Clock } from '../app/parts'
@@ -30,6 +30,17 @@ export const packRoutes: FastifyPluginAsyncZod<{
         return sendPdf(reply, `${name}-${number}${state}`, pdf)
       },
     )
+
+  app.get(
+    '/jobs/:jobId/tests/:testId/certificate.pdf',
+    { schema: { params: TestParams, response: refused } },
+    async (request, reply) => {
+      const { jobId, testId } = request.params
+      const { number } = await jobs.heading(jobId)
+      const pdf = await tasks.test({ jobId, testId, printedAt: clock.now() })
+      return sendPdf(reply, `test-${number}`, pdf)
+    },
+  )
 
   app.get(
     '/jobs/:jobId/unsafe/:unsafeId.pdf',

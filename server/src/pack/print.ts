@@ -9,6 +9,7 @@ import { handoverSheet } from './handoverSheet'
 import { inspectionReport } from './inspectionReport'
 import type { HandoverFacts } from './paper'
 import { printPdf } from './printPdf'
+import { testCertificate } from './testCertificate'
 import { unsafePaper } from './unsafePaper'
 import { workRecord } from './workRecord'
 
@@ -41,6 +42,12 @@ export const printUnsafe = async (
   from: From,
   { unsafeId, ...printing }: Printing & { readonly unsafeId: string },
 ): Promise<Uint8Array> => printPdf(unsafePaper(await factsOf(from, printing), unsafeId))
+
+/** The certificate of one test. */
+export const printTest = async (
+  from: From,
+  { testId, ...printing }: Printing & { readonly testId: string },
+): Promise<Uint8Array> => printPdf(testCertificate(await factsOf(from, printing), testId))
 
 /** The handover sheet as a PDF, with the job's own file inside it. */
 export async function printHandover(from: From, printing: Printing): Promise<Uint8Array> {

@@ -1,5 +1,6 @@
 import type { JudgedTest, Judgement, Show, TightnessRun, TightnessVerdict } from '@hestian/core'
 import {
+  calibrationSays,
   durationWords,
   figuresSentence,
   judgeHandTests,
@@ -27,7 +28,7 @@ export function proving(
 }
 
 /** What the rule says and what the figures say, each by itself. */
-function twoStatements(
+export function twoStatements(
   { rule, byFigures, figures }: Exclude<TightnessVerdict, { outcome: 'running' }>,
   { plan }: TightnessRun,
   show: Show,
@@ -48,12 +49,21 @@ function twoStatements(
   ]
 }
 
-const outcomeWords = {
+export const outcomeWords = {
   passed: 'Passed',
   failed: 'Failed',
   'cannot-tell': 'Cannot tell',
   running: 'Not finished',
 } as const
+
+/** The name of a test that is not the plain one. */
+const named = ({ begun: { name } }: JudgedTest): string =>
+  name && name !== 'Tightness' ? `, ${name.charAt(0).toLowerCase()}${name.slice(1)}` : ''
+
+const calibrated = ({ begun: { calibration }, at }: JudgedTest): string =>
+  calibration
+    ? ` (no. ${calibration.serial || 'none'}, ${calibrationSays(calibration.until, at)})`
+    : ''
 
 function testContent(
   test: JudgedTest,
@@ -68,8 +78,8 @@ function testContent(
   return [
     {
       text: [
-        bold(`Test ${index + 1}: ${words}. `),
-        `${show(plan.testGauge_Pa, 'gas-pressure')} for ${durationWords(plan.test_s)} after ${durationWords(plan.stabilise_s)} of settling, read by ${test.begun.instrument || 'hand'}, ${nameOf(test.by)}, ${day(test.at)}.`,
+        bold(`Test ${index + 1}${named(test)}: ${words}. `),
+        `${show(plan.testGauge_Pa, 'gas-pressure')} for ${durationWords(plan.test_s)} after ${durationWords(plan.stabilise_s)} of settling, read by ${test.begun.instrument || 'hand'}${calibrated(test)}, ${nameOf(test.by)}, ${day(test.at)}.`,
       ],
       margin: [0, 4, 0, 0],
     },

@@ -16,6 +16,7 @@ export const patience_ms: Readonly<Record<TaskName, number>> = {
   inspection: 90_000,
   record: 90_000,
   unsafe: 90_000,
+  test: 90_000,
 }
 
 /** What a worker answers: errors lose their class on the way, so a refusal crosses as data. */
@@ -72,6 +73,7 @@ export function startPool(
       inspection: run(printing, 'inspection'),
       record: run(printing, 'record'),
       unsafe: run(printing, 'unsafe'),
+      test: run(printing, 'test'),
     },
     close: async () => {
       await Promise.all([atButton.threads.destroy(), printing.threads.destroy()])

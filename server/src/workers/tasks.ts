@@ -8,7 +8,7 @@ import { lookAtFile } from '../evidence/lookAtFile'
 import type { EvidenceType } from '../evidence/typeOfBytes'
 import { JobReader } from '../jobs/jobReader'
 import { judged } from '../jobs/judged'
-import { printHandover, printInspection, printRecord, printUnsafe } from '../pack/print'
+import { printHandover, printInspection, printRecord, printTest, printUnsafe } from '../pack/print'
 
 /** What a signature or a test needs of a job that was judged again. */
 export interface JudgedJob {
@@ -29,6 +29,7 @@ export interface Tasks {
   readonly inspection: (printing: Printing) => Promise<Uint8Array>
   readonly record: (printing: Printing) => Promise<Uint8Array>
   readonly unsafe: (printing: Printing & { readonly unsafeId: string }) => Promise<Uint8Array>
+  readonly test: (printing: Printing & { readonly testId: string }) => Promise<Uint8Array>
   readonly lookAt: (file: { bytes: Uint8Array; type: EvidenceType }) => Promise<Looked>
 }
 
@@ -47,6 +48,7 @@ export function makeTasks(db: DatabaseReader, dataFolder: string): Tasks {
     inspection: (printing) => printInspection({ db, jobs, files }, printing),
     record: (printing) => printRecord({ db, jobs }, printing),
     unsafe: (printing) => printUnsafe({ db, jobs }, printing),
+    test: (printing) => printTest({ db, jobs }, printing),
     lookAt: ({ bytes, type }) => lookAtFile(Buffer.from(bytes), type),
   }
 }

@@ -52,6 +52,15 @@ export const useGauges = (often: { readonly when: boolean }) =>
     refetchInterval: often.when ? 700 : false,
   })
 
+/** The firm's gauges. */
+export const useInstruments = () =>
+  useQuery({
+    queryKey: ['instruments'],
+    queryFn: () =>
+      call('GET', '/instruments', async () => z.array((await import('./jobAnswers')).Instrument)),
+    staleTime: 60_000,
+  })
+
 /** Keeps a job's page up to the second: every record and sample as it is stored; after a break everything is read again. */
 export function useLive(id: string): void {
   const client = useQueryClient()

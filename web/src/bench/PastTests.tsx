@@ -5,6 +5,7 @@ import { SectionHead } from '../ui/Answer'
 import { dayTime } from '../ui/dates'
 import { Mark } from '../ui/icons'
 import { phone } from '../ui/phone'
+import { Certificate } from './Certificate'
 
 const kinds = { passed: 'pass', failed: 'stop', 'cannot-tell': 'fix', running: 'not-yet' } as const
 const words = {
@@ -29,11 +30,17 @@ export function PastTests({ tests }: { readonly tests: readonly JudgedTest[] }) 
               <Mark kind={kinds[test.verdict.outcome]} />
               <b>{words[test.verdict.outcome]}</b>
               <span>
+                {test.begun.name && test.begun.name !== 'Tightness' ? `${test.begun.name}: ` : ''}
                 {figures ? `fell ${show(figures.fall_Pa, 'gas-pressure')}` : ''}
                 {test.repaired ? `; repaired: ${test.repaired.what}` : ''}
               </span>
               <small>
                 {dayTime(test.at)}, {nameOf(test.by)}
+                {test.ended && (
+                  <>
+                    , <Certificate testId={test.testId} />
+                  </>
+                )}
               </small>
             </li>
           )

@@ -1,18 +1,21 @@
-import type { GasTest, Preparation } from '@hestian/core'
-import { durationWords, parseQuantity, smellOfGas } from '@hestian/core'
+import type { GasTest, Instrument, Preparation } from '@hestian/core'
+import { calibrationSays, durationWords, parseQuantity, smellOfGas } from '@hestian/core'
 import { useState } from 'react'
 import { Checkbox, Input, Label, Radio, RadioGroup, TextField } from 'react-aria-components'
+import { Link } from 'react-router'
 import styled from 'styled-components'
 import { newId } from '../api/client'
-import { useGauges } from '../api/queries'
+import { useGauges, useInstruments } from '../api/queries'
 import { useJob } from '../job/JobContext'
 import { Answer, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
+import { Choice } from '../ui/fields'
 import { Mark } from '../ui/icons'
 import { Plant } from './Plant'
 import { phone } from '../ui/phone'
 
-type How = 'streamed' | 'digital' | 'water-gauge'
+/** A live gauge, one typed by hand, or one of the firm's list by its id. */
+type How = string
 
 /** Before the pump: what is disconnected and capped, what is shut, the cautions, and what reads the pressure. */
 export function Prepare({
@@ -25,10 +28,12 @@ export function Prepare({
 }) {
   const { show, solution, act } = useJob()
   const gauges = useGauges({ when: true })
+  const listed = (useInstruments().data ?? []).filter(isPressureGauge)
   const [done, setDone] = useState<readonly string[]>([])
   const [how, setHow] = useState<How>('streamed')
   const [resolution, setResolution] = useState('')
   const [instrument, setInstrument] = useState('')
+  const [liveIs, setLiveIs] = useState(unlisted)
   const [sending, setSending] = useState(false)
   const { plan, preparations, confirms } = test
   const gauge = gauges.data?.[0]
@@ -44,11 +49,11 @@ export function Prepare({
     state: one.action === 'shut' ? ('shut' as const) : ('disconnected' as const),
     because: test.kind === 'tightness' ? 'gas tightness test' : test.name,
   }))
-  const step_Pa = {
-    streamed: gauge?.resolution_Pa,
-    digital: resolution_Pa,
-    'water-gauge': uGauge_Pa,
-  }[how]
+  const own = listed.find(({ id }) => id === how)
+  const ownStep_Pa = own?.kind === 'water-gauge' ? uGauge_Pa : own?.step_Pa
+  const step_Pa = own
+    ? (ownStep_Pa ?? undefined)
+    : { streamed: gauge?.resolution_Pa, digital: resolution_Pa, 'water-gauge': uGauge_Pa }[how]
   const waits = waitsFor({
     before,
     open: open.length,
@@ -58,17 +63,24 @@ export function Prepare({
   })
   const begin = async () => {
     setSending(true)
+    const isWater = (own?.kind ?? how) === 'water-gauge'
     const typed = {
       reading: 'typed',
-      kind: how === 'water-gauge' ? 'water-gauge' : 'digital',
+      kind: isWater ? 'water-gauge' : 'digital',
       resolution_Pa: step_Pa ?? uGauge_Pa,
-      instrument: instrument || (how === 'water-gauge' ? 'Water gauge' : 'Digital gauge'),
+      instrument: instrument || (isWater ? 'Water gauge' : 'Digital gauge'),
       from_ms: Date.now(),
+      ...(own ? { instrumentId: own.id } : {}),
+    }
+    const streamed = {
+      reading: 'streamed',
+      gaugeId: gauge?.id ?? 'none',
+      ...(liveIs === unlisted ? {} : { instrumentId: liveIs }),
     }
     await act('/tests', {
       testId: newId(),
       test: test.id,
-      how: how === 'streamed' ? { reading: 'streamed', gaugeId: gauge?.id ?? 'none' } : typed,
+      how: how === 'streamed' ? streamed : typed,
       prepared: [...done],
       off,
     })
@@ -148,20 +160,39 @@ export function Prepare({
         </>
       )}
       <SectionHead>What reads it</SectionHead>
-      <Ways value={how} onChange={(next) => setHow(next as How)} aria-label="What reads it">
+      <Ways value={how} onChange={setHow} aria-label="What reads it">
         <Radio value="streamed">
           {gauge ? gauge.name : 'Gauge'}:{' '}
           {gauge?.state === 'live'
             ? `live, to ${show(gauge.resolution_Pa, 'gas-pressure')}`
             : 'silent'}
         </Radio>
+        {listed.map((one) => (
+          <Radio key={one.id} value={one.id}>
+            {one.name}
+            {one.serial ? `, no. ${one.serial}` : ''}, typed by hand:{' '}
+            {calibrationSays(one.calibratedUntil, new Date().toISOString())}
+          </Radio>
+        ))}
         <Radio value="digital">Digital gauge, typed by hand</Radio>
         <Radio value="water-gauge">Water gauge, typed by hand</Radio>
       </Ways>
       {how === 'streamed' && gauge && (
         <Plant gauge={gauge} testGauge_Pa={plan.testGauge_Pa} volume_m3={plan.volume_m3} />
       )}
-      {how !== 'streamed' && (
+      {how === 'streamed' && listed.length > 0 && (
+        <Choice
+          labelled
+          label="On the firm’s list it is"
+          value={liveIs}
+          options={[
+            { id: unlisted, text: 'not on the list' },
+            ...listed.map(({ id, name, serial }) => ({ id, text: `${name} ${serial}`.trim() })),
+          ]}
+          onChoose={setLiveIs}
+        />
+      )}
+      {(how === 'digital' || how === 'water-gauge') && (
         <Typed>
           <TextField value={instrument} onChange={setInstrument} maxLength={200}>
             <Label>Instrument and its number</Label>
@@ -178,6 +209,10 @@ export function Prepare({
           )}
         </Typed>
       )}
+      <Listed>
+        <Link to="/gauges">The firm’s gauges</Link>: on the list a gauge brings its number and its
+        calibration to the certificate.
+      </Listed>
       <Go>
         {waits === undefined ? (
           <Button look="go" isDisabled={sending} onPress={() => void begin()}>
@@ -193,6 +228,10 @@ export function Prepare({
     </>
   )
 }
+
+const unlisted = 'none'
+const isPressureGauge = ({ kind, retired }: Instrument): boolean =>
+  !retired && (kind === 'digital' || kind === 'water-gauge')
 
 /** What an eye sees on a water gauge, Pa. */
 const uGauge_Pa = 25
@@ -279,6 +318,11 @@ const Check = styled(Checkbox)`
     }
     padding: 6px 0;
   }
+`
+const Listed = styled.p`
+  margin-top: 10px;
+  font-size: var(--small);
+  color: var(--ink-2);
 `
 const Said = styled.span`
   grid-column: 2 / -1;

@@ -5,6 +5,7 @@ import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { dayTime } from '../ui/dates'
 import { phone } from '../ui/phone'
+import { Certificate } from './Certificate'
 
 /** What was read, beside what it is held against. */
 export function TestFigures({ test }: { readonly test: JudgedTest }) {
@@ -18,7 +19,7 @@ export function TestFigures({ test }: { readonly test: JudgedTest }) {
       <SectionHead>
         Figures
         <small>
-          {dayTime(test.at)}, {nameOf(test.by)}
+          {dayTime(test.at)}, {nameOf(test.by)}, <Certificate testId={test.testId} />
         </small>
       </SectionHead>
       <dl>

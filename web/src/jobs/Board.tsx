@@ -73,6 +73,7 @@ export function Board() {
           <b>Hestian</b>
         </Link>
         <i />
+        <Link to="/gauges">Gauges</Link>
         <WhoIsWorking />
         <ThemeSwitch />
       </Top>
@@ -398,6 +399,11 @@ const Top = styled.header`
   }
   i {
     flex: 1;
+  }
+  i + a {
+    font: 400 var(--plain)/44px var(--text);
+    padding: 0 18px;
+    text-decoration: underline;
   }
   ${phone} {
     padding: 0 0 0 14px;

@@ -5,6 +5,9 @@ import { Board } from '../jobs/Board'
 
 const JobShell = lazy(async () => ({ default: (await import('./JobShell')).JobShell }))
 const NewVersion = lazy(async () => ({ default: (await import('./NewVersion')).NewVersion }))
+const Instruments = lazy(async () => ({
+  default: (await import('../instruments/InstrumentsPage')).InstrumentsPage,
+}))
 const Kit = lazy(async () => ({ default: (await import('../ui/Kit')).Kit }))
 
 export function App() {
@@ -18,6 +21,7 @@ export function App() {
       <Suspense fallback={<p role="status">Fetching …</p>}>
         <Routes>
           <Route path="/" element={<Board />} />
+          <Route path="/gauges" element={<Instruments />} />
           <Route path="/kit" element={<Kit />} />
           <Route path="/jobs/:jobId" element={<Navigate to="site" replace />} />
           <Route path="/jobs/:jobId/:sheet" element={<JobShell />} />

@@ -1,0 +1,110 @@
+import type { Instrument, JobFile, JobState } from '@hestian/core'
+import { demoJobs } from '../../../demo/src/index'
+import { Bench } from '../app/app.testing'
+import { judged } from '../jobs/judged'
+import { testCertificate } from '../pack/testCertificate'
+
+let bench: Bench
+beforeAll(async () => {
+  bench = new Bench()
+  await bench.open()
+  await bench.send('POST', '/import', demoJobs()['kestrel-weir'] as JobFile)
+})
+afterAll(() => bench.end())
+
+const gauge = (change: Partial<Instrument> = {}): Instrument => ({
+  id: 'gauge-one',
+  name: 'Digital manometer',
+  serial: 'DM-114',
+  kind: 'digital',
+  step_Pa: 1,
+  most_Pa: 15000,
+  accuracy: '0.1 % of range',
+  calibratedUntil: '2027-03-01',
+  retired: false,
+  ...change,
+})
+const put = (one: Instrument) => bench.send('PUT', `/instruments/${one.id}`, one)
+const listed = async () => (await bench.send('GET', '/instruments')).body as unknown as Instrument[]
+
+test('a gauge is kept whole, changed in its place, and stands there after the server was started again', async () => {
+  expect((await put(gauge())).status).toBe(200)
+  expect((await put(gauge({ calibratedUntil: '2027-04-01' }))).status).toBe(200)
+  await bench.close()
+  await bench.open()
+  expect(await listed()).toEqual([gauge({ calibratedUntil: '2027-04-01' })])
+})
+
+test.each([
+  [{ name: ' ' }, /needs a name/],
+  [{ step_Pa: 20000 }, /smaller than the most/],
+  [{ calibratedUntil: '1.3.2027' }, /2026-05-12/],
+] as const)('one with %j is refused with a sentence', async (change, says) => {
+  const { status, body } = await put(gauge(change))
+  expect(status).toBe(400)
+  expect(body.says).toMatch(says)
+})
+
+describe('the certificate of a test', () => {
+  const certificate = async (testId: string) => {
+    const state = (await bench.send('GET', '/jobs/kestrel-weir')).body as unknown as JobState
+    const people = [{ id: 'lead', name: 'Maren', role: '', tickets: ['gas' as const] }]
+    const facts = { state, ...judged(state), people, printedAt: '2026-11-28T12:00:00.000Z' }
+    return JSON.stringify(testCertificate(facts, testId))
+  }
+  const run = async (testId: string, instrumentId?: string) => {
+    await bench.send('POST', '/jobs/kestrel-weir/tests', {
+      ...bench.act(),
+      testId,
+      how: {
+        reading: 'typed',
+        kind: 'digital',
+        resolution_Pa: 1,
+        instrument: 'By hand',
+        from_ms: 0,
+        ...(instrumentId ? { instrumentId } : {}),
+      },
+      prepared: ['meter', 'boiler', 'range', 'cabinet'],
+      off: [{ name: 'Boiler', state: 'shut', because: 'gas tightness test' }],
+    })
+    for (const at_ms of [60_000, 180_000])
+      await bench.send('POST', `/jobs/kestrel-weir/tests/${testId}/samples`, {
+        ...bench.act(),
+        sample: { at_ms, gauge_Pa: 2000 },
+      })
+  }
+  test('names the gauge with its number and its calibration, as the list had it that day', async () => {
+    await put(gauge({ calibratedUntil: '2099-01-01' }))
+    await run('test-with-gauge', 'gauge-one')
+    // What is changed on the list later changes no certificate.
+    await put(gauge({ serial: 'ANOTHER', calibratedUntil: null }))
+    const says = await certificate('test-with-gauge')
+    expect(says).toMatch(/Digital manometer, no\. DM-114.*calibrated until 2099-01-01/)
+    expect(says).toMatch(/By the rule: passed/)
+    expect(says).toMatch(/By the figures: cannot tell/)
+    expect(says).toMatch(/until it is, this test clears nothing/)
+    expect(says).toMatch(/Boiler shut/)
+    expect(says).toMatch(/It says nothing of what was shut/)
+  })
+  test('says a calibration that ran out, and one that nobody has put on file', async () => {
+    await put(gauge({ calibratedUntil: '2020-01-01' }))
+    await run('test-run-out', 'gauge-one')
+    expect(await certificate('test-run-out')).toMatch(/calibration ran out on 2020-01-01/)
+    await run('test-by-hand')
+    expect(await certificate('test-by-hand')).toMatch(/By hand.*no calibration on file/)
+  })
+  test('is a PDF, and refuses a gauge and a test that are not there', async () => {
+    const pdf = await bench.send('GET', '/jobs/kestrel-weir/tests/test-by-hand/certificate.pdf')
+    expect(pdf.raw.subarray(0, 5).toString()).toBe('%PDF-')
+    const none = await bench.send('GET', '/jobs/kestrel-weir/tests/test-none/certificate.pdf')
+    expect(none).toMatchObject({ status: 404, body: { code: 'no-such-test' } })
+    const begun = await bench.send('POST', '/jobs/kestrel-weir/tests', {
+      ...bench.act(),
+      testId: 'test-strange',
+      how: { reading: 'streamed', gaugeId: 'g', instrumentId: 'none' },
+      prepared: [],
+      off: [],
+    })
+    expect(begun.status).toBe(404)
+  })
+})

@@ -1,0 +1,182 @@
+import type { Instrument } from '@hestian/core'
+import { calibrationOn } from '@hestian/core'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import styled from 'styled-components'
+import { useInstruments } from '../api/queries'
+import { SectionHead } from '../ui/Answer'
+import { Button } from '../ui/Button'
+import { DoneHead, DoneRow } from '../ui/DoneRow'
+import { Logo, Mark } from '../ui/icons'
+import { ThemeSwitch } from '../ui/ThemeSwitch'
+import { phone } from '../ui/phone'
+import { InstrumentForm } from './InstrumentForm'
+import { instrumentSays } from './instrumentSays'
+
+/** The gauges of the firm: what each shows, and until when its calibration holds. A certificate names the one that read. */
+export function InstrumentsPage() {
+  const { data, isPending, error } = useInstruments()
+  const [open, setOpen] = useState<string>()
+  const today = new Date().toISOString()
+  const all = data ?? []
+  const used = all.filter(({ retired }) => !retired)
+  const expired = used.filter(
+    ({ calibratedUntil }) => calibrationOn(calibratedUntil, today) === 'expired',
+  )
+  return (
+    <Page>
+      <Top>
+        <Link to="/" aria-label="Hestian, all jobs">
+          <Logo size={30} />
+          <b>Hestian</b>
+        </Link>
+        <i />
+        <ThemeSwitch />
+      </Top>
+      <main>
+        <h1>{headOf({ isPending, isAway: error !== null && !data, used, expired })}</h1>
+        <p>
+          A test names the gauge that read it, with its number and until when its calibration held.
+          One that has run out is no hindrance: the certificate says so.
+        </p>
+        <SectionHead>
+          Gauges<small>retired ones stay: certificates name them</small>
+        </SectionHead>
+        <ul aria-label="Gauges">
+          {all.map((one) => (
+            <Row
+              key={one.id}
+              instrument={one}
+              today={today}
+              isOpen={open === one.id}
+              onOpen={() => setOpen(one.id)}
+              onDone={() => setOpen(undefined)}
+            />
+          ))}
+        </ul>
+        {open === 'new' ? (
+          <InstrumentForm onDone={() => setOpen(undefined)} />
+        ) : (
+          <Button look={all.length === 0 ? 'go' : 'line'} onPress={() => setOpen('new')}>
+            Add a gauge
+          </Button>
+        )}
+      </main>
+    </Page>
+  )
+}
+
+function headOf({
+  isPending,
+  isAway,
+  used,
+  expired,
+}: {
+  readonly isPending: boolean
+  readonly isAway: boolean
+  readonly used: readonly Instrument[]
+  readonly expired: readonly Instrument[]
+}) {
+  if (isAway) return 'The server does not answer; trying again.'
+  if (isPending) return 'Fetching the gauges …'
+  if (used.length === 0)
+    return (
+      <>
+        No gauge on the list. <b>Add the first.</b>
+      </>
+    )
+  if (expired.length === 0)
+    return (
+      <>
+        <b>
+          {used.length} {used.length === 1 ? 'gauge' : 'gauges'}
+        </b>
+        , none with a calibration that has run out.
+      </>
+    )
+  return (
+    <>
+      <b>{expired.length}</b> of {used.length} {used.length === 1 ? 'gauge' : 'gauges'} past{' '}
+      {expired.length === 1 ? 'its' : 'their'} calibration.
+    </>
+  )
+}
+
+interface RowProps {
+  readonly instrument: Instrument
+  readonly today: string
+  readonly isOpen: boolean
+  readonly onOpen: () => void
+  readonly onDone: () => void
+}
+
+const marks = { none: 'note', expired: 'fix', valid: 'pass' } as const
+
+function Row({ instrument, today, isOpen, onOpen, onDone }: RowProps) {
+  const { name, calibratedUntil, retired } = instrument
+  return (
+    <DoneRow data-open={isOpen || undefined}>
+      <Mark kind={retired ? 'not-yet' : marks[calibrationOn(calibratedUntil, today)]} size={22} />
+      <div>
+        <DoneHead>
+          <b>{name}</b>
+          {!isOpen && (
+            <Button look="text" aria-label={`Change: ${name}`} onPress={onOpen}>
+              Change
+            </Button>
+          )}
+        </DoneHead>
+        <small>{instrumentSays(instrument, today)}</small>
+        {isOpen && <InstrumentForm instrument={instrument} onDone={onDone} />}
+      </div>
+    </DoneRow>
+  )
+}
+
+const Page = styled.div`
+  min-height: 100vh;
+  main {
+    max-width: 900px;
+    padding: 28px 40px 60px;
+  }
+  h1 {
+    font: 450 var(--head-1)/1.15 var(--head);
+    margin-bottom: 8px;
+  }
+  h1 b {
+    font-weight: 700;
+  }
+  main > p {
+    max-width: 64ch;
+    color: var(--ink-2);
+    margin-bottom: 14px;
+  }
+  main > button,
+  main > form {
+    margin-top: 18px;
+  }
+  ${phone} {
+    main {
+      padding: 18px 16px 60px;
+    }
+  }
+`
+const Top = styled.header`
+  display: flex;
+  gap: 18px;
+  align-items: center;
+  padding: 8px 24px;
+  border-bottom: 0.8px solid var(--hair);
+  a {
+    display: flex;
+    gap: 10px;
+    align-items: center;
+    color: var(--ink);
+    text-decoration: none;
+    font: 700 var(--large)/30px var(--head);
+    min-height: 44px;
+  }
+  i {
+    flex: 1;
+  }
+`
