@@ -125,3 +125,32 @@ test('two-stage propane is tested a stage at a time, each at its own pressure', 
   await expect(head(page)).toContainText('lost')
   await expect(tests.getByText('It did not pass')).toBeVisible()
 })
+
+test('a first fix tested with water has air in it: that is no test until it is bled', async ({
+  page,
+}) => {
+  await page.goto(`/jobs/${await copyOf(page, 'kestrel-weir')}/by-hand`)
+  await workAs(page, 'Maren Oduya')
+  const read = async (pumped: string) => {
+    for (const [name, text] of [
+      ['Highest working pressure here', '3 bar'],
+      ['Gauge at the start', '4.5 bar'],
+      ['Gauge at the end', '4.5 bar'],
+      ['Held for', '60 min'],
+      ['Water in it', '50 L'],
+      ['Pumped in, from no pressure', pumped],
+    ] as const)
+      await page.getByRole('textbox', { name }).fill(text)
+    for (const box of await page.getByRole('checkbox').all()) await box.check({ force: true })
+    await page.getByRole('button', { name: 'Record it', exact: true }).click()
+  }
+  await page.getByRole('button', { name: 'Read: Metal pipes with water' }).click()
+  await read('1.2 L')
+  await expect(page.getByText(/% of it is air.*bleed it at the top/)).toBeVisible()
+  await page.getByRole('button', { name: 'Read again: Metal pipes with water' }).click()
+  await read('0.03 L')
+  await expect(page.getByText(/held for .* was asked/)).toBeVisible()
+  // Air is no such test: it is good for hiding, and says so.
+  await page.getByRole('button', { name: /^Read: Water pipes with air/ }).click()
+  await expect(page.getByText('No PVC or CPVC in it')).toBeVisible()
+})

@@ -1,4 +1,4 @@
-import type { JudgedGasTest, JudgedTest, Show, TightnessPlan } from '@hestian/core'
+import type { JudgedGasTest, JudgedTest, PipeJoints, Show, TightnessPlan } from '@hestian/core'
 import {
   calibrationOn,
   calibrationSays,
@@ -48,10 +48,10 @@ export function testCertificate(facts: HandoverFacts, testId: string): TDocument
       ...(verdict.outcome === 'running'
         ? [{ text: 'The test has not ended.' }]
         : twoStatements(verdict, test.run, show)),
-      drawn(tightnessTrace(test.run, show, { width: 760, height: 170 }, test.notes), 503),
+      drawn(tightnessTrace(test.run, show, { width: 760, height: 190 }, test.notes), 503),
       ...test.notes.map((note, i): Content => ({ text: `${i + 1}. ${note.text}`, fontSize: 9 })),
       ...joints(test, gasTest, facts),
-      section('What this does not say'),
+      { text: 'What this does not say', bold: true, margin: [0, 10, 0, 2] },
       {
         text: 'It says nothing of what was shut, capped or taken off, of leaks smaller than the figures could see, of pipe that was changed after, or of whether the installation complies with any rule. Local code, the gas supplier, the makers and licensed practice come first.',
       },
@@ -167,24 +167,7 @@ function joints(
   const { testPoint, repaired } = test
   return [
     section('Soap'),
-    rows(
-      [150, '*'],
-      register.map(({ pipeName, joints: mine, made }) => {
-        const told = (result: 'dry' | 'bubbles') =>
-          mine.filter(({ soaped }) => soaped?.result === result).length
-        const open = mine.length - told('dry') - told('bubbles')
-        return [
-          `${pipeName}${made ? ` (${made.how}${made.lasts === 'temporary' ? ', temporary' : ''})` : ''}`,
-          [
-            `${told('dry')} of ${mine.length} joints dry`,
-            told('bubbles') > 0 ? `${told('bubbles')} bubbled` : '',
-            open > 0 ? `${open} not soaped on record` : '',
-          ]
-            .filter(Boolean)
-            .join(', '),
-        ]
-      }),
-    ),
+    { text: `${register.map(soapSays).join('; ')}.` },
     {
       text: testPoint
         ? `Test point, gauge off and screw back: ${testPoint.soaped}, ${day(testPoint.at)}.`
@@ -200,6 +183,20 @@ function joints(
         ]
       : []),
   ]
+}
+
+/** What soap showed at the joints of a pipe, and how they were made. */
+function soapSays({ pipeName, joints, made }: PipeJoints): string {
+  const told = (result: 'dry' | 'bubbles') =>
+    joints.filter(({ soaped }) => soaped?.result === result).length
+  const open = joints.length - told('dry') - told('bubbles')
+  return [
+    `${pipeName}${made ? ` (${made.how}${made.lasts === 'temporary' ? ', temporary' : ''})` : ''}: ${told('dry')} of ${joints.length} joints dry`,
+    told('bubbles') > 0 ? `${told('bubbles')} bubbled` : '',
+    open > 0 ? `${open} not soaped on record` : '',
+  ]
+    .filter(Boolean)
+    .join(', ')
 }
 
 function whoSays({ by, at }: JudgedTest, { people }: HandoverFacts): string {

@@ -229,6 +229,21 @@ describe('metal pipes with water', () => {
     // Reference: 100 L, half a bar in an hour is 3.5 mL/h in copper of 28 mm; a fifth of a bar in 22 mm is 1.3.
     expect(figure(said, 'The rest as a leak, no air in it')).toMatch(/^0\.00/)
   })
+  test('what was pumped in says how much is air, and with much of it there is no verdict', () => {
+    const with_m3 = (pumped_m3: number) =>
+      found('water-test-metal', { ...good, volume_m3: 0.05, pumped_m3 })
+    // Full: 50 L of water and copper take about 20 mL to 4.5 bar; a litre more is air.
+    expect(with_m3(0.00002).outcome).toBe('passed')
+    const airy = with_m3(0.0012)
+    expect(airy.outcome).toBe('cannot-tell')
+    expect(airy.says).toMatch(/About 3\s?% of it is air/)
+    expect(figure(airy, 'Air in it')).toMatch(/^2\.9/)
+    // What fell has failed, air or none.
+    expect(
+      found('water-test-metal', { ...good, end_Pa: 4e5, volume_m3: 0.05, pumped_m3: 0.0012 })
+        .outcome,
+    ).toBe('failed')
+  })
   test('in Australia it is 1500 kPa whatever the working pressure', () =>
     expect(
       found('water-test-metal', { ...good, held_s: 1800 }, house('australia-new-zealand')).says,
@@ -357,4 +372,23 @@ describe('what was recorded', () => {
     for (const kind of handTests)
       expect(unanswered(kind, {})).toHaveLength(kind.asks.filter((ask) => !ask.optional).length)
   })
+})
+
+describe('air where the water is not on', () => {
+  const good = { volume_m3: 0.08, start_Pa: 15000, end_Pa: 14950, held_s: 7200 }
+  test.each([
+    ['it holds', {}, 'passed', undefined, /test with water stays due/],
+    ['too high', { start_Pa: 60000, end_Pa: 60000 }, 'failed', 'stop', /Let it down/],
+    ['too low', { start_Pa: 8000, end_Pa: 8000 }, 'cannot-tell', undefined, /is no test/],
+    ['it fell', { end_Pa: 14800 }, 'failed', 'fix', /soap every joint/],
+    ['too short', { held_s: 3600 }, 'cannot-tell', undefined, /is asked/],
+    ['more pipe takes longer', { volume_m3: 0.15 }, 'cannot-tell', undefined, /is asked/],
+  ])('%s', (_, change, outcome, severity, says) => {
+    const said = found('air-instead', { ...good, ...change })
+    expect(said).toMatchObject({ outcome, ...(severity ? { severity } : {}) })
+    expect(said.says).toMatch(says)
+  })
+  test('what it stores stands beside', () =>
+    // 116 325 Pa times 80 L, less what is left when it has cooled on its way to the room's pressure: 900 J.
+    expect(figure(found('air-instead', good), 'Stored in it')).toMatch(/^9\d\d J$/))
 })

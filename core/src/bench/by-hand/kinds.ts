@@ -1,3 +1,4 @@
+import { airInstead } from './airInstead'
 import { burnerPressure } from './burnerPressure'
 import { combustionHigh, combustionLow } from './combustion'
 import { gasPressure } from './gasPressure'
@@ -11,6 +12,7 @@ import { waterTestMetal, waterTestPlastic } from './waterTest'
 export const handTests: readonly HandTest[] = [
   waterTestMetal,
   waterTestPlastic,
+  airInstead,
   letBy,
   gasPressure,
   burnerPressure,

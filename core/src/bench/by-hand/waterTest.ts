@@ -1,4 +1,5 @@
-import { elasticRise_Pa_K, liquidLost_m3 } from '../../methods/test/liquidFull'
+import { airShareOf, elasticRise_Pa_K, liquidLost_m3 } from '../../methods/test/liquidFull'
+import { standardAtmosphere_Pa } from '../../units/units'
 import type { Practice } from '../../practice/practices'
 import { durationWords } from '../../units/format'
 import type { Show } from '../../units/format'
@@ -48,7 +49,32 @@ function metalFigures(given: Given, show: Show): readonly Figure[] {
       ? []
       : [{ label: 'Temperature alone, full of water', told: p(show)(warm_Pa) }]),
     ...leakFigure(given, show),
+    ...airFigure(given, show),
   ]
+}
+
+/** Share of air in a pipe past which it is no test with water. Assumed: bled at the top a small pipe keeps less. */
+const mostAir = 0.02
+
+/** How much of the pipe is air, from what was pumped in; undefined where nobody measured it. */
+function airIn({ volume_m3, pumped_m3, start_Pa = 0, startTemp_K = usualTemp_K }: Given) {
+  if (volume_m3 === undefined || pumped_m3 === undefined || start_Pa <= 0) return undefined
+  return airShareOf({
+    volume_m3,
+    pumped_m3,
+    wall: metal,
+    temp_K: startTemp_K,
+    fromGauge_Pa: 0,
+    toGauge_Pa: start_Pa,
+    atmosphere_Pa: standardAtmosphere_Pa,
+  })
+}
+
+function airFigure(given: Given, show: Show): Figure[] {
+  const share = airIn(given)
+  return share === undefined
+    ? []
+    : [{ label: 'Air in it', told: `${show(share, 'ratio', 1)} of what it holds` }]
 }
 
 /** The fall that temperature does not explain, as a leak of a pipe with no air in it. */
@@ -114,7 +140,13 @@ export const waterTestMetal: HandTest = {
       key: 'volume_m3',
       label: 'Water in it',
       measure: 'volume',
-      optional: 'For the leak in figures.',
+      optional: 'For the leak in figures, and for the air in it.',
+    },
+    {
+      key: 'pumped_m3',
+      label: 'Pumped in, from no pressure',
+      measure: 'small-volume',
+      optional: 'Strokes by what a stroke gives: with the water in it, it says how much is air.',
     },
   ],
   confirms,
@@ -127,6 +159,12 @@ export const waterTestMetal: HandTest = {
     const fell = `It fell ${p(show)(start_Pa - end_Pa)} in ${durationWords(held_s)}`
     if (start_Pa - end_Pa > perceptible_Pa)
       return failed('fix', `${fell}; ${p(show)(perceptible_Pa)} counts as none.`, figures)
+    const air = airIn(given)
+    if (air !== undefined && air > mostAir)
+      return cannotTell(
+        `About ${show(air, 'ratio', 0)} of it is air: it hides a leak for a while, and lets go like a spring. Let it down, bleed it at the top, and pump again.`,
+        figures,
+      )
     const { metal_s } = practice.waterTest
     if (held_s < metal_s * (1 - 1e-6))
       return cannotTell(

@@ -91,3 +91,17 @@ export function pumpIn({
       airShare * volume_m3 * (1 - (fromGauge_Pa + atmosphere_Pa) / (toGauge_Pa + atmosphere_Pa)),
   }
 }
+
+/**
+ * Share of air in a pipe, at the first pressure, from the water that was pumped in: what water and pipe do not explain. Not below 0.
+ * Pressures gauge, the second above the first, else RangeError. Source: sources.if97, sources.thinWall, sources.idealGas.
+ */
+export function airShareOf({
+  pumped_m3,
+  ...pipe
+}: Omit<Parameters<typeof pumpIn>[0], 'airShare'> & { readonly pumped_m3: number }): number {
+  expectAbove0({ pumped_m3, rise_Pa: pipe.toGauge_Pa - pipe.fromGauge_Pa })
+  const { withoutAir_m3 } = pumpIn({ ...pipe, airShare: 0 })
+  const { forAir_m3: forAll_m3 } = pumpIn({ ...pipe, airShare: 1 })
+  return Math.max(0, (pumped_m3 - withoutAir_m3) / forAll_m3)
+}

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { leastSquares } from './leastSquares'
 import { leakRegression } from './leakRegression'
-import { elasticRise_Pa_K, liquidLost_m3, pumpIn, rigidRise_Pa_K } from './liquidFull'
+import { airShareOf, elasticRise_Pa_K, liquidLost_m3, pumpIn, rigidRise_Pa_K } from './liquidFull'
+import { storedEnergy_J } from './trappedGas'
 import { studentT } from './studentT'
 import { durationFactor, hydrostaticGauge_Pa, leakRateFactor, permittedFall_Pa } from './testRules'
 
@@ -103,6 +104,38 @@ test('a hundredth of air takes more water than the whole pipe without it', () =>
     liquidLost_m3({ volume_m3: 0.1, wall: copper, fall_Pa: 1e6, temp_K: 288.15 }),
     12,
   )
+})
+
+test('the air in a pipe is found again from the water that was pumped in', () => {
+  const pipe = {
+    volume_m3: 0.02,
+    wall: copper,
+    temp_K: 288.15,
+    fromGauge_Pa: 0,
+    toGauge_Pa: 6e5,
+    atmosphere_Pa: 101325,
+  }
+  for (const airShare of [0, 0.001, 0.03, 0.4]) {
+    const { withoutAir_m3, forAir_m3 } = pumpIn({ ...pipe, airShare })
+    expect(airShareOf({ ...pipe, pumped_m3: withoutAir_m3 + forAir_m3 })).toBeCloseTo(airShare, 9)
+  }
+  // A stroke miscounted is no air less than none.
+  expect(airShareOf({ ...pipe, pumped_m3: 1e-9 })).toBe(0)
+  expect(() => airShareOf({ ...pipe, toGauge_Pa: 0, pumped_m3: 1e-3 })).toThrow(RangeError)
+})
+test('air stores what it gives back when it expands: the integral of its pressure over its volume', () => {
+  const [volume_m3, gauge_Pa, atmosphere_Pa] = [0.03, 15000, 101325]
+  // Adiabatic, by a thousand slices of the way out.
+  const abs_Pa = gauge_Pa + atmosphere_Pa
+  const end_m3 = volume_m3 * (abs_Pa / atmosphere_Pa) ** (1 / 1.4)
+  let work_J = 0
+  for (let i = 0; i < 1000; i++) {
+    const at_m3 = volume_m3 + ((i + 0.5) / 1000) * (end_m3 - volume_m3)
+    work_J += abs_Pa * (volume_m3 / at_m3) ** 1.4 * ((end_m3 - volume_m3) / 1000)
+  }
+  const stored_J = storedEnergy_J({ volume_m3, gauge_Pa, atmosphere_Pa })
+  expect(Math.abs(stored_J / work_J - 1)).toBeLessThan(1e-5)
+  expect(storedEnergy_J({ volume_m3, gauge_Pa: 0, atmosphere_Pa })).toBe(0)
 })
 
 // IGEM/UP/1 prints 0.059 and 42, from memory.

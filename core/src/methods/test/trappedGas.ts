@@ -70,6 +70,25 @@ export function correctedLeak(test: {
   return { tightGauge_Pa, fall_Pa, leak_m3_s }
 }
 
+/**
+ * What air under pressure can do when it is let go at once, J: the work of its expansion to the surroundings without taking warmth in.
+ * Volume of the pipe, gauge pressure. Source: sources.idealGas.
+ */
+export function storedEnergy_J({
+  volume_m3,
+  gauge_Pa,
+  atmosphere_Pa,
+}: {
+  readonly volume_m3: number
+  readonly gauge_Pa: number
+  readonly atmosphere_Pa: number
+}): number {
+  expectAbove0({ volume_m3, atmosphere_Pa })
+  expectNotNegative({ gauge_Pa })
+  const ratio = atmosphere_Pa / (gauge_Pa + atmosphere_Pa)
+  return ((gauge_Pa + atmosphere_Pa) * volume_m3 * (1 - ratio ** (0.4 / 1.4))) / 0.4
+}
+
 /** North American test pressure, gauge Pa: 1.5 times working, at least 3 psi. Source: sources.nfpa54Test. */
 export const naTestPressure_Pa = (workingGauge_Pa: number): number =>
   Math.max(1.5 * workingGauge_Pa, 3 * 6894.757293168361)
