@@ -154,3 +154,31 @@ test('a first fix tested with water has air in it: that is no test until it is b
   await page.getByRole('button', { name: /^Read: Water pipes with air/ }).click()
   await expect(page.getByText('No PVC or CPVC in it')).toBeVisible()
 })
+
+test('a logger’s file is read with its columns said: a test that is over, with both verdicts', async ({
+  page,
+}) => {
+  await page.goto(`/jobs/${await copyOf(page, 'kestrel-weir')}/tightness`)
+  await workAs(page, 'Maren Oduya')
+  for (const box of await page.getByRole('checkbox').all()) await box.check({ force: true })
+  await page.getByText('A logger’s file (CSV)').click()
+  const two = (n: number) => String(n).padStart(2, '0')
+  const rows = Array.from({ length: 200 }, (_, i) => {
+    const reading = i === 40 ? 'OL' : '20,00'
+    return `28.11.2026 10:${two(Math.floor(i / 60))}:${two(i % 60)};${reading};15,0`
+  })
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Choose the file' }).click(),
+  ])
+  await chooser.setFiles({
+    name: 'van.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(['Zeit;Druck mbar;Temp °C', ...rows].join('\n')),
+  })
+  await expect(page.getByText('199 readings')).toBeVisible()
+  await expect(page.getByText('Row 42: “OL” is no pressure.')).toBeVisible()
+  await page.getByRole('button', { name: 'Read the test from the file' }).click()
+  await expect(page.getByRole('heading', { name: 'By the rule: passed' })).toBeVisible()
+  await expect(page.getByText(/Logger, van\.csv/)).toBeVisible()
+})

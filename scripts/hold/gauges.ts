@@ -13,16 +13,19 @@ import { startPool } from '../../server/src/workers/pool'
 import type { Trial } from './trial'
 import { pause } from './trial'
 
-const interval_ms = 100
+export const interval_ms = 100
 
 /** Gauges on one port each that stream a sample every tenth of a second. */
-class Gauges {
+export class Gauges {
   private readonly servers: readonly { readonly sockets: Set<Socket>; readonly server: Server }[]
   private timer: NodeJS.Timeout | undefined
   /** Instants that were sent. */
   readonly sent: number[] = []
 
-  constructor(count: number) {
+  constructor(
+    count: number,
+    private readonly gauge_Pa = 2000,
+  ) {
     this.servers = Array.from({ length: count }, () => {
       const sockets = new Set<Socket>()
       const server = createServer((socket) => {
@@ -46,7 +49,8 @@ class Gauges {
     )
   tick(at_ms: number): void {
     for (const { sockets } of this.servers)
-      for (const socket of sockets) socket.write(`S t_ms=${at_ms} gauge_Pa=2000 temp_K=288.15\n`)
+      for (const socket of sockets)
+        socket.write(`S t_ms=${at_ms} gauge_Pa=${this.gauge_Pa} temp_K=288.15\n`)
   }
   stream(from_ms: number): void {
     let at_ms = from_ms
@@ -56,8 +60,11 @@ class Gauges {
       this.tick(at_ms)
     }, interval_ms)
   }
-  async end(): Promise<void> {
+  stop(): void {
     clearInterval(this.timer)
+  }
+  async end(): Promise<void> {
+    this.stop()
     for (const { sockets, server } of this.servers) {
       for (const socket of sockets) socket.destroy()
       await new Promise((done) => server.close(done))

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { JobDocument } from '../job/document'
 import { evidenceTypes } from '../job/known'
+import { mostReadings } from '../bench/logger/readLog'
 import { instant_ms, JobRecord, recordId, SampleSchema } from '../job/records'
 import { practiceNames } from '../practice/practiceNames'
 import { sheetIds } from '../solve/sheetIds'
@@ -120,6 +121,15 @@ export const BeginTest = z.object({
       instrument: z.string().max(200),
       instrumentId: wireId.optional(),
       from_ms: instant_ms,
+    }),
+    /** Readings that a logger kept: the test is over when it begins. */
+    z.object({
+      reading: z.literal('logged'),
+      resolution_Pa: z.number().positive().max(1e5),
+      instrument: z.string().max(200),
+      instrumentId: wireId.optional(),
+      from_ms: instant_ms,
+      samples: z.array(SampleSchema).min(2).max(mostReadings),
     }),
   ]),
   prepared: z.array(z.string().max(200)).max(60),

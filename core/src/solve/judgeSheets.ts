@@ -87,7 +87,9 @@ export function judgeSheets(
     const proof = proofs.findLast(
       ({ body }) =>
         (oldSheetIds[body.sheet] ?? body.sheet) === id &&
-        (frozen || body.restsOn === standing.restsOn || body.restsOn === standing.restedOn()),
+        (frozen ||
+          body.restsOn === standing.restsOn ||
+          (isToldTheFirstWay(body.restsOn) && body.restsOn === standing.restedOn())),
     )
     return {
       id,
@@ -114,6 +116,9 @@ export function judgeSheets(
     }
   return Object.fromEntries(sheetIds.map((id) => [id, states[id]])) as Record<SheetId, JudgedSheet>
 }
+
+/** Whether a proof was given under the first way of telling what a sheet rests on: only then is it worth telling it so again. */
+const isToldTheFirstWay = (told: string): boolean => !told.startsWith('2:')
 
 /** A job that was signed before anybody was asked what the work is. */
 const signedBefore = {

@@ -39,6 +39,9 @@ interface Parts {
   readonly clock: Clock
 }
 
+/** A logger's whole file, as readings. */
+const largestLog_bytes = 4 * 1024 * 1024
+
 const answers = { 201: z.object({}), 400: Refused, 403: Refused, 404: Refused, 409: Refused }
 
 /** The test bench: begin, top up, note, type a reading, end, repair. */
@@ -73,7 +76,10 @@ export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
 
   app.post(
     '/jobs/:jobId/tests',
-    { schema: { params: JobParams, body: BeginTest, response: answers } },
+    {
+      bodyLimit: largestLog_bytes,
+      schema: { params: JobParams, body: BeginTest, response: answers },
+    },
     async (request, reply) => {
       const { jobId } = request.params
       const { body } = request
@@ -102,7 +108,10 @@ export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
           testId: body.testId,
           backBefore: 'gas-on',
         }))
-        await jobs.append(jobId, numbered([begun, ...off], body, clock.now()))
+        const over = body.how.reading === 'logged' ? overOf(begun, body.how.samples) : []
+        // Readings first: what is said to have ended has them, whatever happens in between.
+        if (body.how.reading === 'logged') await jobs.addLog(jobId, body.testId, body.how.samples)
+        await jobs.append(jobId, numbered([begun, ...off, ...over], body, clock.now()))
         if (body.how.reading === 'streamed')
           recorder.follow(jobId, await testOf(jobId, body.testId))
       })
@@ -234,8 +243,22 @@ async function listedOf(
   return { instrument: name, calibration: { serial, until: calibratedUntil } }
 }
 
+/** The end of a test that a logger kept: before its time where the file ends before it. */
+function overOf(begun: RecordBody, samples: readonly Sample[]): RecordBody[] {
+  if (begun.kind !== 'test-begun') return []
+  const { testId, plan, settleFrom_ms } = begun
+  const latest_ms = samples.reduce((latest, { at_ms }) => Math.max(latest, at_ms), 0)
+  const lasts_ms = (plan.stabilise_s + plan.test_s) * 1000
+  return [{ kind: 'test-ended', testId, early: latest_ms < settleFrom_ms + lasts_ms }]
+}
+
 /** What the test is read with: a gauge that is heard, or an instrument named by hand. */
 function instrumentOf(how: BeginTest['how'], gauges: readonly GaugeLink[]): Instrument {
+  if (how.reading === 'logged') {
+    const { resolution_Pa, instrument, from_ms } = how
+    const gauge = { kind: 'digital', resolution_Pa } as const
+    return { reading: 'streamed', instrument, settleFrom_ms: from_ms, gauge }
+  }
   if (how.reading === 'typed') {
     const { kind, resolution_Pa, instrument, from_ms } = how
     return {

@@ -93,6 +93,38 @@ describe('the certificate of a test', () => {
     await run('test-by-hand')
     expect(await certificate('test-by-hand')).toMatch(/By hand.*no calibration on file/)
   })
+  test('is made of what a logger kept as of any other: a whole file is a test that is over', async () => {
+    const logged = (testId: string, seconds: number, gap = 0) => ({
+      ...bench.act(),
+      testId,
+      how: {
+        reading: 'logged',
+        resolution_Pa: 10,
+        instrument: 'Logger in the van',
+        from_ms: 1_000_000,
+        samples: Array.from({ length: seconds + 1 }, (_, i) => ({
+          at_ms: 1_000_000 + (i > 90 ? i + gap : i) * 1000,
+          gauge_Pa: 2000,
+          temp_K: 288.15,
+        })),
+      },
+      prepared: ['meter', 'boiler', 'range', 'cabinet'],
+      off: [],
+    })
+    const whole = logged('test-logged', 200)
+    const begin = (body: object) => bench.send('POST', '/jobs/kestrel-weir/tests', body)
+    expect((await begin(whole)).status).toBe(201)
+    // Sent again it is what was asked for.
+    expect((await begin(whole)).status).toBe(201)
+    const says = await certificate('test-logged')
+    expect(says).toMatch(/Logger in the van.*read by itself/)
+    expect(says).toMatch(/By the rule: passed/)
+    expect(says).toMatch(/By the figures: (passed|cannot tell)/)
+    await begin(logged('test-log-short', 120))
+    expect(await certificate('test-log-short')).toMatch(/By the rule: cannot tell.*full time/)
+    await begin(logged('test-log-gap', 200, 60))
+    expect(await certificate('test-log-gap')).toMatch(/By the rule: cannot tell.*gap/)
+  })
   test('is a PDF, and refuses a gauge and a test that are not there', async () => {
     const pdf = await bench.send('GET', '/jobs/kestrel-weir/tests/test-by-hand/certificate.pdf')
     expect(pdf.raw.subarray(0, 5).toString()).toBe('%PDF-')

@@ -160,6 +160,14 @@ export class JobStore extends JobReader {
     return outcomes.map((outcome) => (outcome === 'taken' ? 'taken' : 'stored'))
   }
 
+  /** Stores the readings that a logger kept of a test, all or none; whoever looks at the job reads it again. */
+  async addLog(jobId: string, testId: string, samples: readonly Sample[]): Promise<void> {
+    await this.database.write(async (manager) => {
+      for (const sample of samples) await insertSample(manager, { jobId, testId, sample })
+    })
+    this.hub.tell(jobId, { kind: 'again' })
+  }
+
   /** Cuts a lettered revision of the draft without signing it. Asked twice under one id, it is cut once. */
   async cutRevision(
     jobId: string,

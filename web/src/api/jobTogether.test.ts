@@ -1,6 +1,6 @@
 import type { JobRecord, JobState } from '@hestian/core'
 import { blankDocument } from '@hestian/core'
-import { together, withRecord } from './jobTogether'
+import { together, withRecord, withSample } from './jobTogether'
 
 const record = (id: string): JobRecord => ({
   ...{ id, at: '2026-11-20T10:00:00Z', by: 'a' },
@@ -36,4 +36,14 @@ test('samples heard after those that were read stay, and none is doubled', () =>
 })
 test('the first answer is taken as it is', () => {
   expect(together(state(1, ['one']), undefined)).toEqual(state(1, ['one']))
+})
+
+test('a reading is put in its place by time, and one that is there changes nothing', () => {
+  const reading = (at_ms: number) => ({ at_ms, gauge_Pa: 2000 })
+  const got = [5, 3, 7, 3, 4].reduce(
+    (known, at) => withSample(known, 'test', reading(at)),
+    state(1, []),
+  )
+  expect(got.samples.test?.map(({ at_ms }) => at_ms)).toEqual([3, 4, 5, 7])
+  expect(withSample(got, 'test', reading(5))).toBe(got)
 })

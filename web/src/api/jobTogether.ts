@@ -9,14 +9,11 @@ export const withRecord = (state: JobState, record: JobRecord): JobState =>
 /** A job with one more reading of a test; a repeat changes nothing. */
 export function withSample(state: JobState, testId: string, sample: Sample): JobState {
   const samples = state.samples[testId] ?? []
-  if (samples.some(({ at_ms }) => at_ms === sample.at_ms)) return state
-  return {
-    ...state,
-    samples: {
-      ...state.samples,
-      [testId]: [...samples, sample].sort((a, b) => a.at_ms - b.at_ms),
-    },
-  }
+  const isNewest = (samples.at(-1)?.at_ms ?? -1) < sample.at_ms
+  if (!isNewest && samples.some(({ at_ms }) => at_ms === sample.at_ms)) return state
+  const more = [...samples, sample]
+  if (!isNewest) more.sort((a, b) => a.at_ms - b.at_ms)
+  return { ...state, samples: { ...state.samples, [testId]: more } }
 }
 
 /**

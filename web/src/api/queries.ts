@@ -76,15 +76,38 @@ export function useLive(id: string): void {
       if (missed) void client.invalidateQueries({ queryKey: key })
       missed = false
     }
+    // A fast gauge sends ten readings a second: the page takes them together, a few times a second.
+    let heard: LiveEvent[] = []
+    let timer: ReturnType<typeof setTimeout> | undefined
+    const take = () => {
+      const events = heard
+      heard = []
+      timer = undefined
+      client.setQueryData<JobState>(key, (state) => state && allTaken(state, events))
+    }
     source.onmessage = (message: MessageEvent<string>) => {
       const event = JSON.parse(message.data) as LiveEvent
-      client.setQueryData<JobState>(key, (state) => state && taken(state, event))
+      heard.push(event)
+      if (event.kind === 'sample') timer ??= setTimeout(take, together_ms)
+      else {
+        clearTimeout(timer)
+        take()
+      }
       if (event.kind === 'job' || event.kind === 'again')
         void client.invalidateQueries({ queryKey: key })
     }
-    return () => source.close()
+    return () => {
+      clearTimeout(timer)
+      source.close()
+    }
   }, [client, id])
 }
+
+/** Readings that came within so long are shown at once. */
+const together_ms = 500
+
+const allTaken = (state: JobState, events: readonly LiveEvent[]): JobState =>
+  events.reduce(taken, state)
 
 /** A job with one more thing stored on it; a repeat changes nothing. */
 function taken(state: JobState, event: LiveEvent): JobState {

@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
 import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
-import { Typed } from './Prepare'
+import { Typed } from './parts'
 
 /** The time, each second, while a test is read by eye. */
 function useNow_ms(): number {
