@@ -80,6 +80,14 @@ if (!JSON.parse(readFileSync(mark, 'utf8')).seeded) {
     )
     if (!response.ok) stop(`demo/evidence/${name} was refused: ${await response.text()}`)
   }
+  for (const instrument of JSON.parse(readFileSync(join(root, 'demo/instruments.json'), 'utf8'))) {
+    const response = await fetch(`${address}/api/instruments/${instrument.id}`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(instrument),
+    })
+    if (!response.ok) stop(`the gauge ${instrument.name} was refused: ${await response.text()}`)
+  }
   for (const name of readdirSync(join(root, 'demo/jobs')).sort()) {
     const response = await fetch(`${address}/api/import`, {
       method: 'POST',

@@ -177,6 +177,8 @@ export class History {
       prepared: design.preparations.map((one) => one.id),
       test: design.id,
       name: design.name,
+      // As demo/instruments.json has it.
+      calibration: { serial: 'BM-0214', until: '2027-04-30' },
     })
     const off = offs.map(({ one, name }) =>
       this.add({

@@ -267,6 +267,13 @@ export interface Practice {
     readonly metal_s: number
     readonly source: Source
   }
+  /** How a gas pipe is purged: of its volume, to so much gas at the outlet; at a burner only to such a volume. */
+  readonly purge: {
+    readonly factor: number
+    readonly burnerMost_m3: number
+    readonly leastGas: number
+    readonly source: Source
+  }
   readonly fillBy: 'filling-link' | 'feed-valve-with-lever'
   readonly unventedTicket: boolean
   readonly vesselRuleNote: string
@@ -537,6 +544,15 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
         says: 'BS 8558 and Water Regulations guidance: 1.5 times the maximum working pressure, an hour for metal; EN 806-4 procedure B for plastics, as remembered: check the current edition and the pipe maker’s',
       },
     },
+    purge: {
+      factor: 1.5,
+      burnerMost_m3: 0.035,
+      leastGas: 0.9,
+      source: {
+        basis: 'from-memory',
+        says: 'IGEM/UP/1B: one and a half times what the installation holds, at a burner in houses to 0.035 m³; outdoors to nine tenths of gas, as remembered: check the current edition',
+      },
+    },
     fillBy: 'filling-link',
     unventedTicket: true,
     vesselRuleNote:
@@ -770,6 +786,15 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
         says: 'ASME B31.9 1.5 times, plumbing codes at least 15 minutes at the working pressure, as remembered: check the local code; plastics by their maker',
       },
     },
+    purge: {
+      factor: 1.5,
+      burnerMost_m3: 0.03,
+      leastGas: 0.9,
+      source: {
+        basis: 'assumed',
+        says: 'NFPA 54: past the sizes of its table outdoors or by a listed detector; one and a half times the volume and the limit for a burner are assumed: check the current edition',
+      },
+    },
     fillBy: 'feed-valve-with-lever',
     unventedTicket: false,
     vesselRuleNote:
@@ -964,6 +989,15 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       source: {
         basis: 'from-memory',
         says: 'AS/NZS 3500: water services at 1500 kPa for 30 minutes, no loss, as remembered: check the current edition; what stands less is isolated',
+      },
+    },
+    purge: {
+      factor: 1.5,
+      burnerMost_m3: 0.03,
+      leastGas: 0.9,
+      source: {
+        basis: 'from-memory',
+        says: 'AS/NZS 5601.1: small volumes, to 0.03 m³, may end at a burner; the rest is assumed: check the current edition',
       },
     },
     fillBy: 'filling-link',

@@ -15,6 +15,7 @@ export const Ways = styled(RadioGroup)`
   }
   label::before {
     content: '';
+    flex: none;
     width: 16px;
     height: 16px;
     border: 1.8px solid var(--ink);

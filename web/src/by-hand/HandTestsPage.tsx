@@ -24,7 +24,7 @@ export function HandTestsPage() {
   const targets = [...new Map(readings.map(({ target }) => [target.id, target])).values()]
   return (
     <SheetPage sheet="by-hand">
-      <Head readings={readings} />
+      <Head readings={readings.filter(({ kind, last }) => !kind.offered || last)} />
       {targets.map((target) => (
         <section key={target.id}>
           <SectionHead>{target.name || 'Pipes and outlets'}</SectionHead>

@@ -19,6 +19,7 @@ export const airInstead: HandTest = {
   name: 'Water pipes with air, where the water is not on',
   why: 'Only so that pipe can be hidden: the test with water is made when the water is there. Air under pressure lets go like a spring: low pressure, people out of the room, let down before anything is touched. Never oxygen.',
   at: 'once',
+  offered: true,
   asks: [
     { key: 'volume_m3', label: 'What the pipes hold', measure: 'volume' },
     { key: 'start_Pa', label: 'Gauge at the start', measure: 'gas-pressure' },

@@ -388,7 +388,47 @@ describe('air where the water is not on', () => {
     expect(said).toMatchObject({ outcome, ...(severity ? { severity } : {}) })
     expect(said.says).toMatch(says)
   })
+  test('nothing waits for it', () => {
+    const missing = (entries: JobRecord[]) => {
+      const { sheet } = handTestsSpec.judge(house(), practices['uk-ireland'], {
+        ...{ entries, gasTests: [], gasTight: false, steps: [] },
+      })
+      return sheet.applies ? sheet.missing.map(({ what }) => what) : []
+    }
+    expect(missing([]).filter((what) => what.includes('with air'))).toEqual([])
+    expect(missing([]).filter((what) => what.includes('Metal pipes'))).toHaveLength(1)
+  })
   test('what it stores stands beside', () =>
     // 116 325 Pa times 80 L, less what is left when it has cooled on its way to the room's pressure: 900 J.
     expect(figure(found('air-instead', good), 'Stored in it')).toMatch(/^9\d\d J$/))
+})
+
+describe('purging the gas pipe', () => {
+  // 20 L in half a minute through 22 mm copper: 2 m/s.
+  const good = { volume_m3: 0.012, purged_m3: 0.02, time_s: 30, bore_m: 0.0202 }
+  test.each([
+    ['enough, and fast enough', {}, 'passed', undefined, /went through/],
+    ['too little', { purged_m3: 0.017 }, 'failed', 'fix', /Go on before anything is lit/],
+    ['just enough', { purged_m3: 0.018 }, 'passed', undefined, /went through/],
+    ['so slow it mixes', { time_s: 200 }, 'cannot-tell', undefined, /mixes/],
+    [
+      'too much to end at a burner',
+      { volume_m3: 0.05, purged_m3: 0.1 },
+      'failed',
+      'stop',
+      /analyser/,
+    ],
+    [
+      'outdoors by an analyser',
+      { volume_m3: 0.05, purged_m3: 0.1, left_ratio: 0.93 },
+      'passed',
+      undefined,
+      /went through/,
+    ],
+    ['still mixed at the outlet', { left_ratio: 0.4 }, 'failed', 'stop', /not purged/],
+  ])('%s', (_, change, outcome, severity, says) => {
+    const said = found('purge', { ...good, ...change })
+    expect(said).toMatchObject({ outcome, ...(severity ? { severity } : {}) })
+    expect(said.says).toMatch(says)
+  })
 })

@@ -5,6 +5,7 @@ import { gasPressure } from './gasPressure'
 import { gasRate } from './gasRate'
 import { letBy } from './letBy'
 import type { HandTest } from './spec'
+import { purge } from './purge'
 import { waterFlow } from './waterFlow'
 import { waterTestMetal, waterTestPlastic } from './waterTest'
 
@@ -14,6 +15,7 @@ export const handTests: readonly HandTest[] = [
   waterTestPlastic,
   airInstead,
   letBy,
+  purge,
   gasPressure,
   burnerPressure,
   gasRate,

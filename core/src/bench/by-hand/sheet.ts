@@ -16,6 +16,10 @@ export const handTestName = (
   return target.name ? `${name}, ${target.name}` : name
 }
 
+/** Whether something waits for a reading: it was not made, or could not tell. What is only offered keeps nobody waiting. */
+const isAwaited = ({ kind, last }: JudgedHandTest): boolean =>
+  last ? last.found.outcome === 'cannot-tell' && !kind.offered : !kind.offered
+
 /** What is tested with a gauge and a clock in hand: the last test of each that is wrong is a finding. */
 export const handTestsSpec: RecordedSpec<'by-hand', typeof handTestWordings> = {
   id: 'by-hand',
@@ -28,12 +32,10 @@ export const handTestsSpec: RecordedSpec<'by-hand', typeof handTestWordings> = {
       sheet: {
         applies: true,
         answer: readings.filter(({ last }) => last).length,
-        missing: readings
-          .filter(({ last }) => !last || last.found.outcome === 'cannot-tell')
-          .map((one) => ({
-            place: handTestPlace(one),
-            what: handTestName(one, practice),
-          })),
+        missing: readings.filter(isAwaited).map((one) => ({
+          place: handTestPlace(one),
+          what: handTestName(one, practice),
+        })),
         findings: readings.flatMap((one): HandTestFinding[] =>
           one.last?.found.outcome === 'failed'
             ? [

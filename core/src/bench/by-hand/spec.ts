@@ -52,6 +52,8 @@ export interface HandTest {
   readonly at: 'each-burner' | 'each-flue' | 'once'
   /** Where only some practices make it, or only some jobs. */
   readonly applies?: (practice: Practice, document: JobDocument) => boolean
+  /** Made only where it is called for: nothing waits for it. */
+  readonly offered?: true
   readonly asks: readonly Ask[]
   /** What is done beside the reading, each ticked. */
   readonly confirms: readonly { readonly id: string; readonly says: string }[]
