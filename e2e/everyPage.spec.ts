@@ -42,13 +42,13 @@ const fullest = [
   ...['work', 'exchange', 'list', 'handover'].map((sheet) => `/jobs/thornfield-scout-hut/${sheet}`),
 ]
 
-// Every sheet is seen in both themes and at both sizes, the fullest ones in all four ways.
+// Every sheet is seen in both themes and at both sizes, and the fullest ones the other two ways round.
 for (const theme of ['paper', 'cellar']) {
   for (const [name, size] of [
     ['desk', { width: 1280, height: 800 }],
     ['phone', { width: 390, height: 844 }],
   ] as const) {
-    const places = (theme === 'paper') === (name === 'desk') ? [...everySheet, ...fullest] : fullest
+    const places = (theme === 'paper') === (name === 'desk') ? everySheet : fullest
     test(`${places === fullest ? 'the fullest pages' : 'every page'} in ${theme} at ${name} size: axe finds nothing, nothing runs off the side, nothing breaks`, async ({
       page,
     }) => {

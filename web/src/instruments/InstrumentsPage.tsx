@@ -4,7 +4,6 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import styled from 'styled-components'
 import { useInstruments } from '../api/queries'
-import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { DoneHead, DoneRow } from '../ui/DoneRow'
 import { Logo, Mark } from '../ui/icons'
@@ -39,9 +38,9 @@ export function InstrumentsPage() {
           A test names the gauge that read it, with its number and until when its calibration held.
           One that has run out is no hindrance: the certificate says so.
         </p>
-        <SectionHead>
+        <Head>
           Gauges<small>retired ones stay: certificates name them</small>
-        </SectionHead>
+        </Head>
         <ul aria-label="Gauges">
           {all.map((one) => (
             <Row
@@ -178,5 +177,18 @@ const Top = styled.header`
   }
   i {
     flex: 1;
+  }
+`
+const Head = styled.h2`
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 14px;
+  border-bottom: 1.5px solid var(--ink);
+  padding-bottom: 4px;
+  font: 650 var(--plain)/25px var(--head);
+  small {
+    font: 400 var(--note)/20px var(--text);
+    color: var(--ink-2);
   }
 `
