@@ -226,6 +226,17 @@ test('a test that passed clears when its point is soaped dry; what bubbles or wa
   site.add({ kind: 'test-point', testId: again, soaped: 'dry' })
   expect(stands()).toEqual(['passed', true])
 })
+test('a leak made safe is mended by a gas test that passes after it, never by one of before', () => {
+  const site = new Site(house())
+  const tight = () =>
+    site.add({ kind: 'test-point', testId: site.tightness(0, 'tightness'), soaped: 'dry' })
+  const open = () => site.judge().sheets.list.findings.map(({ id }) => id)
+  tight()
+  site.add({ kind: 'made-safe', where: 'the range cock', how: 'capped', without: 'the range' })
+  expect(open()).toContain('made-safe-not-mended')
+  tight()
+  expect(open()).not.toContain('made-safe-not-mended')
+})
 test('pipe that was here is asked to be tested too, and neither test stands for the other', () => {
   const plain = house()
   const [first] = plain.gas.segments
