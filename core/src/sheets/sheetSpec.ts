@@ -44,8 +44,8 @@ export interface RecordedGasTest {
   readonly name: string
   readonly asked: boolean
   readonly state: GasTestState
-  /** When the last one began. */
-  readonly at?: string
+  /** The last one that was made. */
+  readonly testId?: string
   /** Pipes whose joints were made to come off again, and are still on. */
   readonly temporary: readonly string[]
 }

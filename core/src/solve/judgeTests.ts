@@ -66,7 +66,7 @@ function stateOf(
   if (last.verdict.outcome !== 'passed') return 'not-passed'
   if (!isStillTested(last, document, pipes)) return 'changed'
   if (last.repaired) return 'repaired'
-  if (bubbled(entries, { pipes, since: last.at }).length > 0) return 'bubbles'
+  if (bubbled(entries, { pipes, testId: last.testId }).length > 0) return 'bubbles'
   // Records of before closed the test point by hand, with the rest of the work.
   return last.begun.test === undefined || last.testPoint?.soaped === 'dry' ? 'passed' : 'test-point'
 }
@@ -80,12 +80,12 @@ export const judgeGasTests = (
   (answerOf<GasTestsAnswer>(tightness)?.tests ?? []).map((test): JudgedGasTest => {
     const last = tests.findLast((one) => testIdOf(one) === test.id)
     const { id, name, asked, pipes } = test
-    const register = jointRegister(document, entries, { pipes, since: last?.at ?? '' })
+    const register = jointRegister(document, entries, { pipes, testId: last?.testId })
     return {
       ...{ id, name, asked, test, register },
       state: stateOf(last, test, document, entries),
       temporary: temporaryJoints(register),
-      ...(last ? { last, at: last.at } : {}),
+      ...(last ? { last, testId: last.testId } : {}),
     }
   })
 

@@ -85,12 +85,13 @@ export const workSpec = sheetSpec()({
 function notMended({ entries, gasTight, gasTests }: Recorded): ListFinding[] {
   const last = ofKind(entries, 'made-safe').at(-1)
   if (!last) return []
-  const ticked = ofKind(entries, 'ticked').some(
-    ({ body, at }) => body.item === 'retest' && body.answer === 'done' && at >= last.at,
+  // In the order of the records: the clocks of a phone and of the server are two.
+  const after = entries.slice(entries.findIndex(({ id }) => id === last.id) + 1)
+  const ticked = ofKind(after, 'ticked').some(
+    ({ body }) => body.item === 'retest' && body.answer === 'done',
   )
-  const tested =
-    gasTight &&
-    gasTests.every((test) => !test.asked || (test.at !== undefined && test.at >= last.at))
+  const began = new Set(ofKind(after, 'test-begun').map(({ body }) => body.testId))
+  const tested = gasTight && gasTests.every(({ asked, testId = '' }) => !asked || began.has(testId))
   return !ticked && !(tested && gasTests.length > 0)
     ? [
         {

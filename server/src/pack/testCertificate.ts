@@ -163,7 +163,7 @@ function joints(
 ): Content[] {
   const register =
     gasTest?.register ??
-    jointRegister(state.document, state.records, { pipes: 'all', since: test.at })
+    jointRegister(state.document, state.records, { pipes: 'all', testId: test.testId })
   const { testPoint, repaired } = test
   return [
     section('Soap'),

@@ -56,7 +56,7 @@ export function InstrumentsPage() {
         {open === 'new' ? (
           <InstrumentForm onDone={() => setOpen(undefined)} />
         ) : (
-          <Button look={all.length === 0 ? 'go' : 'line'} onPress={() => setOpen('new')}>
+          <Button look={data?.length === 0 ? 'go' : 'line'} onPress={() => setOpen('new')}>
             Add a gauge
           </Button>
         )}

@@ -47,13 +47,27 @@ function fromName({ from }: GasSegment, before: GasSegment | undefined): string 
   return before.regulator ? 'Outlet of the regulator' : `Where it leaves ${before.name}`
 }
 
-/** The joint register of the pipes under test, with what was soaped from an instant on. Empty since takes everything. */
+/** What was recorded after a test began, in the order of the records: a phone's clock may be behind the server's. */
+export function sinceTest(
+  entries: readonly JobRecord[],
+  testId: string | undefined,
+): readonly JobRecord[] {
+  const begun = entries.findIndex(
+    ({ body }) => body.kind === 'test-begun' && body.testId === testId,
+  )
+  return entries.slice(begun + 1)
+}
+
+/** The joint register of the pipes under test, with what was soaped since a test began; without one, ever. */
 export function jointRegister(
   document: JobDocument,
   entries: readonly JobRecord[],
-  { pipes, since }: { readonly pipes: 'all' | readonly string[]; readonly since: string },
+  {
+    pipes,
+    testId,
+  }: { readonly pipes: 'all' | readonly string[]; readonly testId: string | undefined },
 ): readonly PipeJoints[] {
-  const soaped = ofKind(entries, 'soaped').filter(({ at }) => at >= since)
+  const soaped = ofKind(sinceTest(entries, testId), 'soaped')
   const made = ofKind(entries, 'joints-made')
   return document.gas.segments
     .filter(({ id }) => pipes === 'all' || pipes.includes(id))
@@ -88,15 +102,17 @@ export const stillCuring = (
 export const temporaryJoints = (register: readonly PipeJoints[]): readonly string[] =>
   register.flatMap(({ pipeName, made }) => (made?.lasts === 'temporary' ? [pipeName] : []))
 
-/** Every joint that bubbled under soap since an instant, by name: what bubbles is a leak, whatever the gauge says. */
+/** Every joint that bubbled under soap since a test began, by name: what bubbles is a leak, whatever the gauge says. */
 export const bubbled = (
   entries: readonly JobRecord[],
-  { pipes, since }: { readonly pipes: 'all' | readonly string[]; readonly since: string },
+  {
+    pipes,
+    testId,
+  }: { readonly pipes: 'all' | readonly string[]; readonly testId: string | undefined },
 ): readonly string[] =>
-  ofKind(entries, 'soaped')
+  ofKind(sinceTest(entries, testId), 'soaped')
     .filter(
-      ({ body, at }) =>
-        at >= since &&
+      ({ body }) =>
         body.result === 'bubbles' &&
         (pipes === 'all' ||
           body.joints.some((joint) => pipes.some((id) => joint.startsWith(`${id}.`)))),
