@@ -325,6 +325,13 @@ test('a test that passed asks to be made again when the pipes it tested are chan
   // The gauge is off and the screw is back: until soap shows it dry, nothing is cleared.
   expect(await isTight()).toBe(false)
   const soaped = { kind: 'test-point', testId: 'test-now', soaped: 'dry' }
+  // Whoever came with an imported job has no ticket, and closes nothing.
+  const apprentice = { ...bench.act(), by: 'isla-penhallick', at, body: soaped }
+  expect(await bench.send('POST', '/jobs/kestrel-weir/records', apprentice)).toMatchObject({
+    status: 403,
+    body: { code: 'ticket-missing' },
+  })
+  expect(await isTight()).toBe(false)
   await bench.send('POST', '/jobs/kestrel-weir/records', { ...bench.act(), at, body: soaped })
   expect(await isTight()).toBe(true)
   const { document, saveNumber } = await state()

@@ -171,7 +171,13 @@ export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
     { schema: { params: JobParams, body: NewRecord, response: { 201: z.object({}), ...refused } } },
     async (request, reply) => {
       const { body } = request
-      await people.get(body.by)
+      const person = await people.get(body.by)
+      // It is the last step of a test: whoever may not begin one may not close it.
+      if (body.body.kind === 'test-point' && lacking(person, ['gas']).length > 0)
+        throw new Refusal(
+          'ticket-missing',
+          `${person.name} has no ${ticketWords.gas}; the test point is closed by somebody who has one.`,
+        )
       if (!recordedHere.includes(body.body.kind))
         throw new Refusal(
           'not-understood',
