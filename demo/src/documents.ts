@@ -207,6 +207,9 @@ export function kestrelWeir(): JobDocument {
   job.site.building = 'other'
   job.work = { ...job.work, kinds: ['heating-new', 'stored-hot-water'] }
   job.site.notes = 'Plant room behind the changing rooms. Key with the bosun.'
+  job.holdPoints = [
+    { id: 'hold-boards', name: 'the changing room wall is boarded', test: 'water-test-metal' },
+  ]
   job.survey = {
     ...job.survey,
     elevation_m: known(38, 'm', 'read', 'Map'),
@@ -784,10 +787,14 @@ export function juniperRidge(): JobDocument {
     name: 'Juniper Ridge Observatory',
     address: 'Staff bunkhouse, 1 Dome Road, Juniper Ridge',
     practice: 'north-america',
+    timeZone: 'America/Denver',
   })
   job.site.building = 'other'
   job.work = { ...job.work, kinds: ['heating-new', 'instantaneous-heater', 'inspection-only'] }
   job.site.notes = 'Strap the heater at upper and lower third. Road closed after snow.'
+  job.holdPoints = [
+    { id: 'hold-bunks', name: 'the bunks are built over the pipes', test: 'water-test-metal' },
+  ]
   job.survey = {
     ...job.survey,
     fuel: 'propane',
@@ -1190,6 +1197,7 @@ export function thornfieldScoutHut(): JobDocument {
     name: 'Thornfield Scout Hut',
     address: '48 Mill Lane, Thornfield',
     practice: 'north-america',
+    timeZone: 'America/Chicago',
   })
   job.site.building = 'other'
   job.site.notes =
@@ -1251,6 +1259,7 @@ export function saltbushFerry(): JobDocument {
     name: 'Saltbush Ferry Kiosk',
     address: 'Jetty Road, Saltbush Ferry',
     practice: 'australia-new-zealand',
+    timeZone: 'Australia/Adelaide',
   })
   job.site.building = 'other'
   job.work = { ...job.work, kinds: ['storage-heater-exchanged'] }

@@ -13,12 +13,14 @@ import type {
   TightnessPlan,
 } from '@hestian/core'
 import {
+  atOf,
   confirmGuard,
   inspectionItems,
   judge,
   lookQuestions,
+  madeOnNow,
   offKeyOf,
-  parseQuantity,
+  parseAsk,
   putBack,
   handTests,
   showIn,
@@ -243,14 +245,17 @@ export class History {
     if (!kind) throw new Error(`no test by hand ${reading}`)
     const { units } = this.solution().practice
     const values = Object.fromEntries(
-      kind.asks.flatMap(({ key, measure }) => {
-        const text = typed[key]
+      kind.asks.flatMap((ask) => {
+        const text = typed[ask.key]
         if (text === undefined) return []
-        const parsed = parseQuantity(text, measure, units[measure])
+        const parsed = parseAsk(ask, text, units)
         if (parsed.outcome !== 'understood') throw new Error(`${text}: ${parsed.says}`)
-        return [[key, parsed.si]]
+        return [[ask.key, parsed.si]]
       }),
     )
+    const { document, practice } = this.solution()
+    const appliance = document.appliances.find(({ id }) => id === target)
+    const on = madeOnNow(kind, atOf(document, practice, appliance))
     this.add({
       kind: 'measured',
       reading,
@@ -259,6 +264,7 @@ export class History {
       typed: { ...typed },
       confirmed: kind.confirms.map(({ id }) => id),
       instrument,
+      ...(on === undefined ? {} : { on }),
     })
     return this.later(12)
   }

@@ -19,6 +19,19 @@ function kestrel(): History {
     .prove('heat', 'circuit', 'vessel', 'safety', 'relief', 'gas', 'water')
     .later(12900)
   history
+    .measured(
+      'water-test-metal',
+      '',
+      {
+        working_Pa: '3 bar',
+        start_Pa: '10.5 bar',
+        end_Pa: '10.45 bar',
+        held_s: '2 h',
+        startTemp_K: '15 C',
+        endTemp_K: '15 C',
+      },
+      'Test pump gauge',
+    )
     .tightness({ fall_Pa: 90, repaired: 'olive at the range cock remade, soaped again' })
     .tightness({ fall_Pa: 0 })
     .prove('tightness')

@@ -4,6 +4,7 @@ import { evidenceTypes } from '../job/known'
 import { mostReadings } from '../bench/logger/readLog'
 import { instant_ms, JobRecord, recordId, SampleSchema } from '../job/records'
 import { practiceNames } from '../practice/practiceNames'
+import { timeZones } from '../practice/timeZones'
 import { sheetIds } from '../solve/sheetIds'
 import { PersonSchema, wireId } from './board'
 import { jobLimits } from './limits'
@@ -69,6 +70,8 @@ export const NewJob = z.object({
   name: z.string().trim().min(1, 'the job needs a name').max(120, 'at most 120 characters'),
   address: z.string().max(300, 'at most 300 characters'),
   practice: z.enum(practiceNames),
+  /** The clock of the device it is made on, where that is one of the practice's. */
+  timeZone: z.enum(timeZones).nullable().optional(),
   by: wireId,
 })
 export type NewJob = z.infer<typeof NewJob>

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { buildings } from '../practice/buildings'
 import { practiceNames } from '../practice/practiceNames'
+import { timeZones } from '../practice/timeZones'
 import { blankSchools, schoolsShape } from '../practice/schools'
 import { blankHeat, Heat, HotWater } from './hotWaterDocument'
 import { Evidence, id, known, madeYear, Maker, name, photos, rowsOf } from './known'
@@ -11,7 +12,7 @@ import { blankWater, PipePrices, Water } from './waterDocument'
 import { blankWork, Work } from './workDocument'
 
 /** The version that this code writes. Older files are brought forward by `upgradeDocument`. */
-export const documentVersion = 7
+export const documentVersion = 8
 
 export const applianceKinds = [
   'boiler',
@@ -79,6 +80,16 @@ export const Part = z.object({
 })
 export type Part = z.infer<typeof Part>
 
+/** A point of the work that waits for a test: before the boards go down, before the cylinder stands here. */
+export const HoldPoint = z.object({
+  id,
+  /** As it goes on after 'before'. */
+  name,
+  /** A pressure test of the gas pipes or a test by hand, by its id. */
+  test: z.string().min(1).max(80),
+})
+export type HoldPoint = z.infer<typeof HoldPoint>
+
 export const JobDocument = z.object({
   version: z.literal(documentVersion),
   practice: z.enum(practiceNames),
@@ -90,6 +101,8 @@ export const JobDocument = z.object({
     building: z.enum(buildings).nullable(),
     /** Consented before the rule of today, where the practice asks. */
     olderConsent: z.enum(['yes', 'no']).nullable(),
+    /** Whose clock the papers carry; null takes the practice's own, if it has one. */
+    timeZone: z.enum(timeZones).nullable(),
   }),
   /** Where schools disagree: the installer's choice; null takes the practice's own. */
   schools: schoolsShape,
@@ -107,6 +120,8 @@ export const JobDocument = z.object({
   pan: DrainPan,
   gas: GasSupply,
   water: Water,
+  /** What the installer holds a test against: nothing is hidden or set down before it has passed. */
+  holdPoints: rowsOf(HoldPoint, 20),
   /** What a metre costs, where it differs from the generic list. */
   prices: PipePrices,
 })
@@ -117,10 +132,18 @@ export const blankDocument = (site: {
   readonly name: string
   readonly address: string
   readonly practice: JobDocument['practice']
+  readonly timeZone?: JobDocument['site']['timeZone'] | undefined
 }): JobDocument => ({
   version: documentVersion,
   practice: site.practice,
-  site: { name: site.name, address: site.address, notes: '', building: null, olderConsent: null },
+  site: {
+    name: site.name,
+    address: site.address,
+    notes: '',
+    building: null,
+    olderConsent: null,
+    timeZone: site.timeZone ?? null,
+  },
   schools: blankSchools,
   work: blankWork,
   survey: blankSurvey,
@@ -133,6 +156,7 @@ export const blankDocument = (site: {
   pan: blankPan,
   gas: { segments: [], meterMaxTestGauge_Pa: null, ...blankGasRules },
   water: blankWater,
+  holdPoints: [],
   prices: [],
 })
 

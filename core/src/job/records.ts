@@ -25,6 +25,7 @@ export const offStates = [
   'drained',
   'linked',
   'lever-over',
+  'unlit',
 ] as const
 export type OffState = (typeof offStates)[number]
 
@@ -270,6 +271,8 @@ export const recordKinds = [
       typed: z.record(z.string().max(40), z.string().max(80)),
       confirmed: z.array(z.string().max(40)).max(10),
       instrument: short,
+      /** Fingerprint of what it was made on (`bench/by-hand/madeOn.ts`); none in records of before. */
+      on: z.string().max(80).optional(),
     },
     ({ typed }) => `Test by hand: ${Object.values(typed).join(', ')}`,
   ),

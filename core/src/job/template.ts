@@ -32,6 +32,7 @@ export function templateOf(
       notes: document.site.notes,
       building: document.site.building,
       olderConsent: null,
+      timeZone: null,
     },
     schools: document.schools,
     survey: { ...blank.survey, fuel, sizeOn, maxFlowTemp_K, highLimitTemp_K },

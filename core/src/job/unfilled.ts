@@ -20,6 +20,7 @@ const later = new Set([
   'most_m3_s',
   'laid',
   'meterKind',
+  'timeZone',
 ])
 
 /** Whether a field is new and empty, as good as not there. */

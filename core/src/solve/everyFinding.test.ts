@@ -85,12 +85,63 @@ describe('every finding', () => {
     expect(said([read(1, 5e4), read(2, 2e5)])).not.toContain('hand-test-failed')
   })
 
+  const byHand = (job: JobDocument, ...entries: JobRecord[]) =>
+    judge(solve(job), { entries, samples: {} }).sheets['by-hand'].findings.map(({ id }) => id)
+  const tested = (
+    reading: string,
+    values: Readonly<Record<string, number>>,
+    on?: string,
+  ): JobRecord => ({
+    ...{ id: `test-${reading}`, at: '2026-11-20T10:00:00Z', by: 'A. Fitter' },
+    body: {
+      kind: 'measured',
+      ...{ reading, target: '', typed: {}, confirmed: [], instrument: '', values: { ...values } },
+      ...(on === undefined ? {} : { on }),
+    },
+  })
+  const metal = { working_Pa: 3e5, start_Pa: 1.1e6, end_Pa: 1.1e6, held_s: 7200 }
+  const air = { volume_m3: 0.08, start_Pa: 15000, end_Pa: 15000, held_s: 7200 }
+
+  test('hand-test-outdated, which one is that passed on other pipes', () => {
+    expect(byHand(juniper, tested('water-test-metal', metal, 'other pipes'))).toContain(
+      'hand-test-outdated',
+    )
+    expect(byHand(juniper, tested('water-test-metal', metal))).not.toContain('hand-test-outdated')
+  })
+  test('hand-test-due, until water has stood where air stood in', () => {
+    const stoodIn = tested('air-instead', air)
+    expect(byHand(juniper, stoodIn)).toContain('hand-test-due')
+    expect(byHand(juniper, stoodIn, tested('water-test-metal', metal))).not.toContain(
+      'hand-test-due',
+    )
+    expect(
+      byHand(juniper, stoodIn, tested('water-test-metal', { ...metal, held_s: 60 })),
+    ).toContain('hand-test-due')
+  })
+  test('hold-point-open and -unknown, which keep the job from its signature', () => {
+    const held = (test: string) => ({
+      ...juniper,
+      holdPoints: [{ id: 'hold-1', name: 'the floor is poured', test }],
+    })
+    const passed = tested('water-test-metal', metal)
+    expect(byHand(held('water-test-metal'))).toContain('hold-point-open')
+    expect(byHand(held('water-test-metal'), passed)).not.toContain('hold-point-open')
+    expect(byHand(held('of-yesterday'), passed)).toContain('hold-point-unknown')
+    expect(byHand(held('water-test-metal'), passed)).not.toContain('hold-point-unknown')
+    const { missing } = judge(solve(held('water-test-metal')), { entries: [], samples: {} })
+    expect(missing.map(({ what }) => what)).toContain('hold-point-open')
+  })
+
   test('has its case here', () => {
     const has = new Set<FindingId>([
       ...[...oneValue, ...several, ...recorded].map(([id]) => id),
       'inspected-against-figures',
       'made-safe-not-mended',
       'hand-test-failed',
+      'hand-test-outdated',
+      'hand-test-due',
+      'hold-point-open',
+      'hold-point-unknown',
     ])
     expect(findingIds.filter((id) => !has.has(id))).toEqual([])
   })

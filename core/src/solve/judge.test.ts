@@ -1,7 +1,7 @@
 import type { JobDocument } from '../job/document'
 import type { JobRecord, RecordBody } from '../job/records'
 import { ofKind } from '../job/records'
-import { confirmGuard, putBack, signStep } from './signing'
+import { confirmGuard, leakMadeSafe, putBack, signStep } from './signing'
 import type { Signing } from './signing'
 import { practiceNames } from '../practice/practiceNames'
 import type { Person } from '../practice/tickets'
@@ -236,6 +236,27 @@ test('a leak made safe is mended by a gas test that passes after it, never by on
   expect(open()).toContain('made-safe-not-mended')
   tight()
   expect(open()).not.toContain('made-safe-not-mended')
+})
+test('what a leak put out is lit again only when the leak is mended and the gas is back', () => {
+  const site = new Site(house())
+  const off = (state: 'shut' | 'unlit', name: string) =>
+    site.add({ kind: 'off', name, state, where: 'the range cock', because: leakMadeSafe })
+  site.add({ kind: 'made-safe', where: 'the range cock', how: 'valve-shut', without: 'the range' })
+  off('shut', 'Gas to the range')
+  off('unlit', 'Range')
+  const item = (name: string) => site.judge().off.find(({ body }) => body.name === name)?.id ?? ''
+  expect(putBack(site.judge(), item('Range'))).toMatchObject({
+    code: 'guard-open',
+    says: expect.stringContaining('made safe, not mended'),
+  })
+  site.add({ kind: 'test-point', testId: site.tightness(0, 'tightness'), soaped: 'dry' })
+  expect(putBack(site.judge(), item('Range'))).toMatchObject({
+    code: 'guard-open',
+    says: expect.stringContaining('Gas to the range'),
+  })
+  site.take(putBack(site.judge(), item('Gas to the range')))
+  site.take(putBack(site.judge(), item('Range')))
+  expect(site.judge().off.map(({ body }) => body.name)).not.toContain('Range')
 })
 test('pipe that was here is asked to be tested too, and neither test stands for the other', () => {
   const plain = house()

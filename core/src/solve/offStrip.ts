@@ -28,4 +28,5 @@ export const offWords = {
   drained: 'drained',
   linked: 'linked',
   'lever-over': 'over',
+  unlit: 'to be lit again',
 } as const

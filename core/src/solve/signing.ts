@@ -6,6 +6,9 @@ import type { JudgedStep } from './judgeSteps'
 import { confirmationId } from './judgeSteps'
 import { offKeyOf } from './offStrip'
 
+/** Why something is off after a leak, as the off strip says it. */
+export const leakMadeSafe = 'a leak made safe'
+
 /** What a request to sign, confirm or put back becomes: records to append, or a sentence that says why not. */
 export type Signing =
   | { readonly ok: true; readonly bodies: readonly RecordBody[] }
@@ -132,9 +135,19 @@ const tick = (body: Omit<Extract<RecordBody, { kind: 'ticked' }>, 'kind'>): Sign
 })
 
 /** Puts something back. Power, and gas at a heater, wait for their step and the guards before them. */
+/** Why nothing is lit again yet: a leak that is made safe is not mended, or something shut or capped keeps the gas away; undefined where nothing speaks against it. */
+function notToBeLit({ sheets, off }: Judgement): string | undefined {
+  if (sheets.list.findings.some(({ id }) => id === 'made-safe-not-mended'))
+    return 'Nothing is lit again before a gas test has passed: the leak is made safe, not mended.'
+  const gas = off.find(({ body }) => body.because === leakMadeSafe && body.state !== 'unlit')
+  return gas && `First put back: ${gas.body.name}.`
+}
+
 export function putBack(judgement: Judgement, offId: string): Signing {
   const item = judgement.off.find((one) => one.id === offId)
   if (!item) return refuse('no-such-step', 'That is already back, or was never off.')
+  const unlit = item.body.state === 'unlit' ? notToBeLit(judgement) : undefined
+  if (unlit !== undefined) return refuse('guard-open', unlit)
   const key = offKeyOf(item)
   const left = judgement.steps
     .flatMap(({ step }) => step.leavesOff.map((leaves) => ({ leaves, step })))

@@ -77,6 +77,20 @@ describe('a job', () => {
     expect(second.number).toBe(first.number)
     expect((await send('GET', '/jobs')).body).toMatchObject({ total: 1, jobs: 1 })
   })
+  test('keeps the clock it was made on; one that there is not is refused in words', async () => {
+    const made = (timeZone: string, id: string) =>
+      send('POST', '/jobs', {
+        ...{ id, name: 'A lodge', address: '', practice: 'north-america', by: 'lead' },
+        timeZone,
+      })
+    expect((await made('America/Denver', 'lodge')).body).toMatchObject({
+      document: { site: { timeZone: 'America/Denver' } },
+    })
+    expect(await made('Moon/Tranquility', 'base')).toMatchObject({
+      status: 400,
+      body: { code: 'not-understood' },
+    })
+  })
   test('cannot be made without a name, or by nobody', async () => {
     expect(
       await send('POST', '/jobs', {

@@ -80,6 +80,7 @@ describe('the certificate of a test', () => {
     await put(gauge({ serial: 'ANOTHER', calibratedUntil: null }))
     const says = await certificate('test-with-gauge')
     expect(says).toMatch(/Digital manometer, no\. DM-114.*calibrated until 2099-01-01/)
+    expect(says).toMatch(/Times are those of London/)
     expect(says).toMatch(/By the rule: passed/)
     expect(says).toMatch(/By the figures: cannot tell/)
     expect(says).toMatch(/until it is, this test clears nothing/)

@@ -11,8 +11,8 @@ import {
   solvedSpecs,
 } from '@hestian/core'
 import type { Content } from 'pdfmake/interfaces'
-import type { HandoverFacts } from './paper'
-import { basisWords, section, rows, bold, day } from './paper'
+import type { HandoverFacts, Witness } from './paper'
+import { basisWords, bold, rows, section } from './paper'
 
 export function open({ solution, judgement }: HandoverFacts, show: Show): Content[] {
   const findings = Object.values(judgement.sheets)
@@ -108,11 +108,7 @@ export function cautions({ practice, gas }: Solution, show: Show): Content[] {
   ]
 }
 
-export function signatures(
-  { state }: HandoverFacts,
-  nameOf: (id: string) => string,
-  printedAt: string,
-): Content[] {
+export function signatures({ state }: HandoverFacts, witness: Witness): Content[] {
   const signed = state.records.flatMap((record) =>
     record.body.kind === 'signature' ? [{ record, body: record.body }] : [],
   )
@@ -134,7 +130,7 @@ export function signatures(
               stack: [
                 bold(body.typedName),
                 {
-                  text: `${nameOf(record.by)}: ${held(body.ticketsHeld)}`,
+                  text: `${witness.nameOf(record.by)}: ${held(body.ticketsHeld)}`,
                   color: paperInks['ink-2'],
                 },
                 ...(body.sha256
@@ -151,11 +147,11 @@ export function signatures(
                   : []),
               ],
             },
-            day(record.at),
+            witness.day(record.at),
           ]),
         ),
     {
-      text: `Printed ${day(printedAt)} UTC. The job’s own file is attached to this PDF.`,
+      text: `${witness.printed} The job’s own file is attached to this PDF.`,
       color: paperInks['ink-3'],
       fontSize: 9,
       margin: [0, 8, 0, 0],

@@ -3,16 +3,16 @@ import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { cautions, open, signatures, workings } from './closing'
 import { survey } from './found'
 import type { HandoverFacts } from './paper'
-import { paper } from './paper'
+import { paper, witnessOf } from './paper'
 import { printedSheets } from './printedSheets'
-import { commissioning, proving, handTestsRead } from './recorded'
+import { commissioning, handTestsRead, holdPoints, proving } from './recorded'
 import { madeSafe, unsafeSection, workList } from './workList'
 
 /** The handover sheet: answers with their workings, the test with its trace, the commissioning record, what is open, and the cautions. */
 export function handoverSheet(facts: HandoverFacts): TDocumentDefinitions {
-  const { state, solution, judgement, people, printedAt } = facts
+  const { state, solution, judgement } = facts
   const show = showIn(solution.practice.units)
-  const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? id
+  const witness = witnessOf(facts)
   const banner = bannerOf(state)
   return paper({
     title: `${state.document.site.name}: handover`,
@@ -33,16 +33,17 @@ export function handoverSheet(facts: HandoverFacts): TDocumentDefinitions {
         : []),
       ...printedSheets(solution, show),
       ...survey(facts, show),
-      ...proving(judgement, show, nameOf),
-      ...handTestsRead(facts, show, nameOf),
-      ...commissioning(judgement, show, nameOf),
-      ...madeSafe(state.records, nameOf),
-      ...workList(judgement, solution, show, nameOf),
-      ...unsafeSection(judgement, solution, nameOf),
+      ...proving(judgement, show, witness),
+      ...handTestsRead(facts, show, witness),
+      ...holdPoints(facts, show),
+      ...commissioning(judgement, show, witness),
+      ...madeSafe(state.records, witness),
+      ...workList(judgement, solution, show, witness),
+      ...unsafeSection(judgement, solution, witness),
       ...open(facts, show),
       ...workings(solution, show),
       ...cautions(solution, show),
-      ...signatures(facts, nameOf, printedAt),
+      ...signatures(facts, witness),
     ] as Content[],
   })
 }

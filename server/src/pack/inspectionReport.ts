@@ -2,7 +2,7 @@ import type { InspectionVerdict } from '@hestian/core'
 import { inspectionItems, inspectionWords, paperInks, showIn } from '@hestian/core'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import type { HandoverFacts } from './paper'
-import { paper, rows, section } from './paper'
+import { paper, rows, section, witnessOf } from './paper'
 
 const inks: Readonly<Record<InspectionVerdict, string>> = {
   sound: paperInks.pass,
@@ -13,12 +13,13 @@ const inks: Readonly<Record<InspectionVerdict, string>> = {
 
 /** A short report of an inspection: every item with its verdict, the limit it was held against, what was seen, and what was not looked at and why. */
 export function inspectionReport(
-  { state, solution, judgement, people, printedAt }: HandoverFacts,
+  facts: HandoverFacts,
   pictures: ReadonlyMap<string, string>,
 ): TDocumentDefinitions {
+  const { state, solution, judgement } = facts
   const show = showIn(solution.practice.units)
   const items = inspectionItems(state.document, solution.practice, show)
-  const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? id
+  const witness = witnessOf(facts)
   const count = (verdict: InspectionVerdict) =>
     items.filter((item) => judgement.inspected[item.id]?.body.verdict === verdict).length
   const title = `${state.document.site.name}: inspection`
@@ -81,7 +82,7 @@ export function inspectionReport(
                     ...(seen
                       ? [
                           {
-                            text: `${nameOf(seen.by)}, ${seen.at.slice(0, 10)} ${seen.at.slice(11, 16)}`,
+                            text: witness.who(seen),
                             fontSize: 9,
                             color: paperInks['ink-3'],
                           },
@@ -108,7 +109,7 @@ export function inspectionReport(
         text: 'What was seen on the day, held against the limits named. It is not a certificate, and says nothing of what could not be seen. Local code, the maker’s instructions and licensed practice come first.',
       },
       {
-        text: `Printed ${printedAt.slice(0, 10)} ${printedAt.slice(11, 16)} UTC.`,
+        text: witness.printed,
         color: paperInks['ink-3'],
         fontSize: 9,
         margin: [0, 8, 0, 0],

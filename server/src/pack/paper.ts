@@ -1,5 +1,5 @@
 import type { Drawing, JobState, Judgement, Person, Solution } from '@hestian/core'
-import { drawingSvg, paperInks } from '@hestian/core'
+import { clockSaid, drawingSvg, paperInks, siteTime } from '@hestian/core'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 
 export interface HandoverFacts {
@@ -22,7 +22,29 @@ export const bold = (text: string) => ({ text, bold: true })
 
 export const head = (...texts: readonly string[]) => texts.map(bold)
 
-export const day = (at: string) => `${at.slice(0, 10)} ${at.slice(11, 16)}`
+/** Who did what when, on the site's clock. */
+export interface Witness {
+  readonly nameOf: (id: string) => string
+  readonly day: (at: string) => string
+  readonly who: (did: { readonly by: string; readonly at: string }) => string
+  /** The line at the end of a paper. */
+  readonly printed: string
+}
+
+export function witnessOf({
+  state: { document },
+  people,
+  printedAt,
+}: Pick<HandoverFacts, 'state' | 'people' | 'printedAt'>): Witness {
+  const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? id
+  const day = (at: string) => siteTime(at, document)
+  return {
+    nameOf,
+    day,
+    who: ({ by, at }) => `${nameOf(by)}, ${day(at)}`,
+    printed: `Printed ${day(printedAt)}. ${clockSaid(document)}`,
+  }
+}
 
 export const section = (text: string): Content => ({
   stack: [

@@ -6,24 +6,22 @@ import {
   judgeHandTests,
   paperInks,
   handTestName,
+  holdable,
+  judgeHoldPoints,
   ruleSentence,
   setAside,
   tightnessTrace,
 } from '@hestian/core'
 import type { Content } from 'pdfmake/interfaces'
-import type { HandoverFacts } from './paper'
-import { section, drawn, rows, bold, day } from './paper'
+import type { HandoverFacts, Witness } from './paper'
+import { bold, drawn, rows, section } from './paper'
 
-export function proving(
-  judgement: Judgement,
-  show: Show,
-  nameOf: (id: string) => string,
-): Content[] {
+export function proving(judgement: Judgement, show: Show, witness: Witness): Content[] {
   if (judgement.tests.length === 0)
     return [section('Gas tightness'), { text: 'No test is recorded.' }]
   return [
     section('Gas tightness'),
-    ...judgement.tests.flatMap((test, i) => testContent(test, i, show, nameOf)),
+    ...judgement.tests.flatMap((test, i) => testContent(test, i, show, witness)),
   ]
 }
 
@@ -65,12 +63,7 @@ const calibrated = ({ begun: { calibration }, at }: JudgedTest): string =>
     ? ` (no. ${calibration.serial || 'none'}, ${calibrationSays(calibration.until, at)})`
     : ''
 
-function testContent(
-  test: JudgedTest,
-  index: number,
-  show: Show,
-  nameOf: (id: string) => string,
-): Content[] {
+function testContent(test: JudgedTest, index: number, show: Show, witness: Witness): Content[] {
   const { plan } = test.begun
   const { verdict } = test
   const figures = verdict.outcome === 'running' ? verdict.soFar : verdict.figures
@@ -79,7 +72,7 @@ function testContent(
     {
       text: [
         bold(`Test ${index + 1}${named(test)}: ${words}. `),
-        `${show(plan.testGauge_Pa, 'gas-pressure')} for ${durationWords(plan.test_s)} after ${durationWords(plan.stabilise_s)} of settling, read by ${test.begun.instrument || 'hand'}${calibrated(test)}, ${nameOf(test.by)}, ${day(test.at)}.`,
+        `${show(plan.testGauge_Pa, 'gas-pressure')} for ${durationWords(plan.test_s)} after ${durationWords(plan.stabilise_s)} of settling, read by ${test.begun.instrument || 'hand'}${calibrated(test)}, ${witness.who(test)}.`,
       ],
       margin: [0, 4, 0, 0],
     },
@@ -101,7 +94,7 @@ function testContent(
     ...(test.repaired
       ? [
           {
-            text: `Repaired: ${test.repaired.what} (${nameOf(test.repaired.by)}, ${day(test.repaired.at)})`,
+            text: `Repaired: ${test.repaired.what} (${witness.who(test.repaired)})`,
             bold: true,
           } as Content,
         ]
@@ -113,7 +106,7 @@ function testContent(
 export function handTestsRead(
   { solution, state }: Pick<HandoverFacts, 'solution' | 'state'>,
   show: Show,
-  nameOf: (id: string) => string,
+  witness: Witness,
 ): Content[] {
   const read = judgeHandTests(solution.document, solution.practice, state.records, show).flatMap(
     (one) => (one.last ? [{ ...one, last: one.last }] : []),
@@ -135,7 +128,7 @@ export function handTestsRead(
         text: [
           ...one.last.found.figures.map(({ label, told }) => `${label} ${told}`),
           one.last.instrument || 'instrument not named',
-          `${nameOf(one.last.by)}, ${day(one.last.at)}`,
+          witness.who(one.last),
         ].join('; '),
         fontSize: 9,
       },
@@ -146,17 +139,45 @@ export function handTestsRead(
       },
     ]),
     ...aside.map((one): Content => ({
-      text: `Of what is no longer here, held against nothing: ${one.name}, ${one.typed.join(', ')}; ${nameOf(one.by)}, ${day(one.at)}`,
+      text: `Of what is no longer here, held against nothing: ${one.name}, ${one.typed.join(', ')}; ${witness.who(one)}`,
       fontSize: 9,
     })),
   ]
 }
 
-export function commissioning(
-  judgement: Judgement,
-  show: Show,
-  nameOf: (id: string) => string,
-): Content[] {
+const heldWords = {
+  open: 'not passed',
+  passed: 'passed',
+  unknown: 'not on this job any more',
+} as const
+
+/** What of the work waits for which test. */
+export function holdPoints({ state, solution, judgement }: HandoverFacts, show: Show): Content[] {
+  const points = judgeHoldPoints(
+    solution.document,
+    holdable(
+      judgement.gasTests,
+      judgeHandTests(solution.document, solution.practice, state.records, show),
+    ),
+  )
+  return points.length === 0
+    ? []
+    : [
+        section('Hold points'),
+        rows(
+          ['*', '*', 90],
+          points.map(({ point, testName, state: held }) => [
+            `Before ${point.name}`,
+            testName,
+            held === 'passed'
+              ? heldWords[held]
+              : { text: heldWords[held], bold: true, color: paperInks.stop },
+          ]),
+        ),
+      ]
+}
+
+export function commissioning(judgement: Judgement, show: Show, witness: Witness): Content[] {
   if (judgement.steps.length === 0) return []
   return [
     section('Commissioning'),
@@ -169,7 +190,7 @@ export function commissioning(
           step.reading && progress.si !== undefined
             ? `${show(progress.si, step.reading.measure)}${limitWords(progress.within)}`
             : 'done'
-        return [String(number), step.short, reading, `${nameOf(progress.by)}, ${day(progress.at)}`]
+        return [String(number), step.short, reading, witness.who(progress)]
       }),
     ),
   ]

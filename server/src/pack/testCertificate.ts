@@ -12,7 +12,7 @@ import {
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { Refusal } from '../app/refusal'
 import type { HandoverFacts } from './paper'
-import { bold, day, drawn, paper, rows, section } from './paper'
+import { bold, drawn, paper, rows, section, witnessOf } from './paper'
 import { outcomeWords, twoStatements } from './recorded'
 
 /** The paper of one test: what was tested how, with which gauge, both verdicts, the trace, the joints, who, and what it does not say. */
@@ -21,13 +21,14 @@ export function testCertificate(facts: HandoverFacts, testId: string): TDocument
   const test = judgement.tests.find((one) => one.testId === testId)
   if (!test) throw new Refusal('no-such-test', 'This job has no such test.')
   const show = showIn(solution.practice.units)
+  const witness = witnessOf(facts)
   const gasTest = judgement.gasTests.find(({ last }) => last?.testId === testId)
   const { verdict } = test
   const name = test.begun.name ?? 'Gas tightness'
   const isPassed = verdict.outcome === 'passed'
   return paper({
     title: `${state.document.site.name}: ${name}, test certificate`,
-    foot: `Job ${state.number}, ${name}, ${day(test.at)} UTC`,
+    foot: `Job ${state.number}, ${name}, ${witness.day(test.at)}`,
     content: [
       {
         text: `${name}: ${outcomeWords[verdict.outcome].toLowerCase()}`,
@@ -56,7 +57,7 @@ export function testCertificate(facts: HandoverFacts, testId: string): TDocument
         text: 'It says nothing of what was shut, capped or taken off, of leaks smaller than the figures could see, of pipe that was changed after, or of whether the installation complies with any rule. Local code, the gas supplier, the makers and licensed practice come first.',
       },
       {
-        text: `Printed ${facts.printedAt.slice(0, 10)} ${facts.printedAt.slice(11, 16)} UTC. Times are UTC.`,
+        text: witness.printed,
         color: paperInks['ink-3'],
         fontSize: 9,
         margin: [0, 10, 0, 0],
@@ -159,8 +160,10 @@ const methodSays = ({ methodSource, permittedLeakSource }: TightnessPlan): strin
 function joints(
   test: JudgedTest,
   gasTest: JudgedGasTest | undefined,
-  { state }: HandoverFacts,
+  facts: HandoverFacts,
 ): Content[] {
+  const { state } = facts
+  const witness = witnessOf(facts)
   const register =
     gasTest?.register ??
     jointRegister(state.document, state.records, { pipes: 'all', testId: test.testId })
@@ -170,14 +173,14 @@ function joints(
     { text: `${register.map(soapSays).join('; ')}.` },
     {
       text: testPoint
-        ? `Test point, gauge off and screw back: ${testPoint.soaped}, ${day(testPoint.at)}.`
+        ? `Test point, gauge off and screw back: ${testPoint.soaped}, ${witness.day(testPoint.at)}.`
         : 'Test point: not soaped on record.',
       margin: [0, 4, 0, 0],
     },
     ...(repaired
       ? [
           {
-            text: `Repaired after it: ${repaired.what}, ${day(repaired.at)}.`,
+            text: `Repaired after it: ${repaired.what}, ${witness.day(repaired.at)}.`,
             bold: true,
           } as Content,
         ]
@@ -199,8 +202,9 @@ function soapSays({ pipeName, joints, made }: PipeJoints): string {
     .join(', ')
 }
 
-function whoSays({ by, at }: JudgedTest, { people }: HandoverFacts): string {
+function whoSays({ by, at }: JudgedTest, facts: HandoverFacts): string {
+  const { people } = facts
   const person = people.find(({ id }) => id === by)
   const held = person?.tickets.map((ticket) => ticketWords[ticket]) ?? []
-  return `${person?.name ?? by}, ${day(at)}; ${held.length > 0 ? `holds ${held.join(', ')}` : 'no ticket on file'}.`
+  return `${witnessOf(facts).who({ by, at })}; ${held.length > 0 ? `holds ${held.join(', ')}` : 'no ticket on file'}.`
 }

@@ -2,17 +2,15 @@ import { paperInks, smellOfGas, unsafeRules } from '@hestian/core'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { Refusal } from '../app/refusal'
 import type { HandoverFacts } from './paper'
-import { paper, section } from './paper'
+import { paper, section, witnessOf } from './paper'
 import { unsafeLines } from './workList'
 
 /** The paper of one unsafe situation, for the person responsible: what, how bad, what was done, and a line to sign. */
-export function unsafePaper(
-  { state, solution, judgement, people, printedAt }: HandoverFacts,
-  unsafeId: string,
-): TDocumentDefinitions {
+export function unsafePaper(facts: HandoverFacts, unsafeId: string): TDocumentDefinitions {
+  const { state, solution, judgement } = facts
   const situation = judgement.unsafe.find((one) => one.id === unsafeId)
   if (!situation) throw new Refusal('no-such-record', 'There is no such unsafe situation here.')
-  const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? id
+  const witness = witnessOf(facts)
   const rules = unsafeRules[solution.practice.name]
   const { name, asks } = rules.classes[situation.body.class]
   return paper({
@@ -33,7 +31,7 @@ export function unsafePaper(
         color: paperInks['ink-2'],
       },
       { text: asks, fontSize: 12, margin: [0, 0, 0, 8] },
-      unsafeLines(situation, solution, nameOf),
+      unsafeLines(situation, solution, witness),
       section('For the person responsible'),
       {
         text: `Do not use what is named above until somebody licensed for it has put it right. If you smell gas: ${smellOfGas(solution.practice)}`,
@@ -47,7 +45,7 @@ export function unsafePaper(
         margin: [0, 26, 0, 0],
       },
       {
-        text: `${rules.source.says}. Local code, the gas supplier and licensed practice come first. Printed ${printedAt.slice(0, 10)} ${printedAt.slice(11, 16)} UTC.`,
+        text: `${rules.source.says}. Local code, the gas supplier and licensed practice come first. ${witness.printed}`,
         color: paperInks['ink-3'],
         fontSize: 9,
         margin: [0, 16, 0, 0],

@@ -2,9 +2,8 @@ import type { JudgedItem, Judgement, Show, Solution, UnsafeSituation } from '@he
 import { inWords, ofKind, paperInks, unsafeRules } from '@hestian/core'
 import type { JobRecord } from '@hestian/core'
 import type { Content } from 'pdfmake/interfaces'
-import { bold, day, rows, section } from './paper'
-
-type NameOf = (id: string) => string
+import type { Witness } from './paper'
+import { bold, rows, section } from './paper'
 
 const reading = ({ item, ticked }: JudgedItem, show: Show): string => {
   if (!ticked) return 'not done'
@@ -23,7 +22,7 @@ export function workList(
   { items }: Judgement,
   { practice }: Solution,
   show: Show,
-  nameOf: NameOf,
+  witness: Witness,
 ): Content[] {
   if (items.length === 0) return []
   return [
@@ -35,7 +34,7 @@ export function workList(
         return [
           inWords(item.says, practice.words),
           ticked ? reading(judged, show) : { text: 'not done', color: paperInks.stop, bold: true },
-          ticked ? `${nameOf(ticked.by)}, ${day(ticked.at)}` : '',
+          ticked ? witness.who(ticked) : '',
         ]
       }),
     ),
@@ -51,7 +50,7 @@ const how = {
 } as const
 
 /** Leaks made safe, which is not yet mended. */
-export function madeSafe(records: readonly JobRecord[], nameOf: NameOf): Content[] {
+export function madeSafe(records: readonly JobRecord[], witness: Witness): Content[] {
   const made = ofKind(records, 'made-safe')
   return made.length === 0
     ? []
@@ -62,7 +61,7 @@ export function madeSafe(records: readonly JobRecord[], nameOf: NameOf): Content
           made.map(({ body, at, by }) => [
             body.without ? `${body.where}; without gas: ${body.without}` : body.where,
             how[body.how],
-            `${nameOf(by)}, ${day(at)}`,
+            witness.who({ by, at }),
           ]),
         ),
       ]
@@ -78,7 +77,7 @@ const notice = {
 export const unsafeLines = (
   { body, at, by, ended }: UnsafeSituation,
   { practice }: Solution,
-  nameOf: NameOf,
+  witness: Witness,
 ): Content => {
   const rules = unsafeRules[practice.name]
   return rows(
@@ -90,11 +89,11 @@ export const unsafeLines = (
       [bold(rules.label), body.label === 'hung' ? 'hung' : 'not possible'],
       [bold('Notice'), [notice[body.notice], body.toWhom].filter(Boolean).join(', ')],
       [bold('Reported to'), body.reportedTo || 'nobody else'],
-      [bold('Seen'), `${nameOf(by)}, ${day(at)}`],
+      [bold('Seen'), witness.who({ by, at })],
       [
         bold('Put right'),
         ended
-          ? `${ended.how} (${nameOf(ended.by)}, ${day(ended.at)})`
+          ? `${ended.how} (${witness.who(ended)})`
           : { text: 'not yet', bold: true, color: paperInks.stop },
       ],
     ],
@@ -105,8 +104,8 @@ export const unsafeLines = (
 export const unsafeSection = (
   { unsafe }: Judgement,
   solution: Solution,
-  nameOf: NameOf,
+  witness: Witness,
 ): Content[] =>
   unsafe.length === 0
     ? []
-    : [section('Unsafe situations'), ...unsafe.map((one) => unsafeLines(one, solution, nameOf))]
+    : [section('Unsafe situations'), ...unsafe.map((one) => unsafeLines(one, solution, witness))]

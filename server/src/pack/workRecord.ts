@@ -16,14 +16,14 @@ import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { signatures } from './closing'
 import { bannerOf } from './handoverSheet'
 import type { HandoverFacts } from './paper'
-import { bold, head, paper, rows, section } from './paper'
+import { bold, head, paper, rows, section, witnessOf } from './paper'
 import { madeSafe, unsafeSection, workList } from './workList'
 
 /** The record of a small job on one page: what was done, the match, the list with who and when, what is open, the signature. */
 export function workRecord(facts: HandoverFacts): TDocumentDefinitions {
-  const { state, solution, judgement, people, printedAt } = facts
+  const { state, solution, judgement } = facts
   const show = showIn(solution.practice.units)
-  const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? id
+  const witness = witnessOf(facts)
   const banner = bannerOf(state)
   const { words } = solution.practice
   const kinds = kindsOf(state.document)
@@ -49,11 +49,11 @@ export function workRecord(facts: HandoverFacts): TDocumentDefinitions {
         ? [{ text: banner, bold: true, color: paperInks.stop, margin: [0, 4, 0, 0] } as Content]
         : []),
       ...exchanged(solution, show),
-      ...madeSafe(state.records, nameOf),
-      ...workList(judgement, solution, show, nameOf),
+      ...madeSafe(state.records, witness),
+      ...workList(judgement, solution, show, witness),
       ...openHere(facts, show),
-      ...unsafeSection(judgement, solution, nameOf),
-      ...signatures(facts, nameOf, printedAt),
+      ...unsafeSection(judgement, solution, witness),
+      ...signatures(facts, witness),
       {
         text: 'It says which checks were made, not that anything complies: local code, the maker’s instructions and licensed practice come first. A blocked or plugged relief can burst a vessel; hot water scalds.',
         color: paperInks['ink-2'],

@@ -6,7 +6,6 @@ import { useJob } from '../job/JobContext'
 import { MadeSafe } from '../job/MadeSafe'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
-import { dayTime } from '../ui/dates'
 import { Mark } from '../ui/icons'
 import { Soap } from './Soap'
 
@@ -89,7 +88,7 @@ const foundBy = (gasTest: JudgedGasTest | undefined): string =>
 
 /** The last step of every gas test: the gauge off, the screw back, and soap on it under pressure. */
 function TestPoint({ test }: { readonly test: JudgedTest }) {
-  const { record, nameOf } = useJob()
+  const { record, nameOf, dates } = useJob()
   const { testPoint, testId } = test
   const soaped = (result: 'dry' | 'bubbles') => {
     record({ kind: 'test-point', testId, soaped: result })
@@ -103,7 +102,7 @@ function TestPoint({ test }: { readonly test: JudgedTest }) {
         <Told>
           <Mark kind="pass" size={20} />
           <span>
-            Screw back, soaped: <b>dry</b>. {nameOf(testPoint.by)}, {dayTime(testPoint.at)}
+            Screw back, soaped: <b>dry</b>. {nameOf(testPoint.by)}, {dates.dayTime(testPoint.at)}
           </span>
         </Told>
       ) : (

@@ -6,7 +6,6 @@ import { FileTrigger } from 'react-aria-components'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
-import { timeOf } from '../ui/dates'
 import { Choice } from '../ui/fields'
 import { phone } from '../ui/phone'
 
@@ -168,7 +167,7 @@ const zones = (own: number) =>
 
 /** What comes of the file as its columns are said. */
 function Preview({ log }: { readonly log: Log }) {
-  const { show } = useJob()
+  const { show, dates } = useJob()
   const { samples, wrong } = readLog(log.rows, log.columns, log.start_ms)
   const [first, last] = [samples[0], samples[samples.length - 1]]
   const p = (sample: Sample) => show(sample.gauge_Pa, 'gas-pressure')
@@ -176,8 +175,8 @@ function Preview({ log }: { readonly log: Log }) {
     <div role="status">
       {first && last && samples.length > 1 ? (
         <p>
-          <b>{samples.length} readings</b>, from {p(first)} at {timeOf(first.at_ms)} to {p(last)} at{' '}
-          {timeOf(last.at_ms)}
+          <b>{samples.length} readings</b>, from {p(first)} at {dates.timeOf(first.at_ms)} to{' '}
+          {p(last)} at {dates.timeOf(last.at_ms)}
           {first.temp_K === undefined
             ? ', without a temperature'
             : `, from ${show(first.temp_K, 'temperature', 1)}`}

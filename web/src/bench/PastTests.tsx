@@ -2,7 +2,6 @@ import type { JudgedTest } from '@hestian/core'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
-import { dayTime } from '../ui/dates'
 import { Mark } from '../ui/icons'
 import { phone } from '../ui/phone'
 import { Certificate } from './Certificate'
@@ -17,7 +16,7 @@ const words = {
 
 /** Earlier tests stay in the record, whatever came of them. */
 export function PastTests({ tests }: { readonly tests: readonly JudgedTest[] }) {
-  const { show, nameOf } = useJob()
+  const { show, nameOf, dates } = useJob()
   if (tests.length === 0) return null
   return (
     <>
@@ -35,7 +34,7 @@ export function PastTests({ tests }: { readonly tests: readonly JudgedTest[] }) 
                 {test.repaired ? `; repaired: ${test.repaired.what}` : ''}
               </span>
               <small>
-                {dayTime(test.at)}, {nameOf(test.by)}
+                {dates.dayTime(test.at)}, {nameOf(test.by)}
                 {test.ended && (
                   <>
                     , <Certificate testId={test.testId} />

@@ -5,7 +5,7 @@ import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
-import { dayTime, timeOf } from '../ui/dates'
+import type { Dates } from '../ui/dates'
 import { DoneHead, DoneRow } from '../ui/DoneRow'
 import { Choice } from '../ui/fields'
 import { Mark } from '../ui/icons'
@@ -55,7 +55,7 @@ interface PipeProps {
 }
 
 function Pipe({ pipe, testId, isOpen, onOpen, isFrozen }: PipeProps) {
-  const { record } = useJob()
+  const { record, dates } = useJob()
   const { pipeName, joints } = pipe
   const soap = (some: readonly SoapedJoint[], result: 'dry' | 'bubbles', where: string) => {
     if (testId) record({ kind: 'soaped', testId, joints: some.map(({ id }) => id), where, result })
@@ -88,7 +88,7 @@ function Pipe({ pipe, testId, isOpen, onOpen, isFrozen }: PipeProps) {
             </Button>
           </Acts>
         </DoneHead>
-        <small>{toldOf(pipe)}</small>
+        <small>{toldOf(pipe, dates)}</small>
         {isOpen && (
           <>
             <Joints>
@@ -96,7 +96,7 @@ function Pipe({ pipe, testId, isOpen, onOpen, isFrozen }: PipeProps) {
                 <li key={joint.id}>
                   <span>
                     {joint.name}
-                    <small>{seenAt(joint)}</small>
+                    <small>{seenAt(joint, dates)}</small>
                   </span>
                   {!isFrozen && testId && (
                     <>
@@ -135,10 +135,10 @@ function markOf(joints: readonly SoapedJoint[]) {
   return joints.every(({ soaped }) => soaped) ? 'pass' : 'not-yet'
 }
 
-const seenAt = ({ soaped }: SoapedJoint): string =>
+const seenAt = ({ soaped }: SoapedJoint, { timeOf }: Dates): string =>
   soaped ? `${soaped.result}, ${timeOf(Date.parse(soaped.at))}` : 'not soaped yet'
 
-function toldOf(pipe: PipeJoints): string {
+function toldOf(pipe: PipeJoints, { dayTime }: Dates): string {
   const { joints, made } = pipe
   const dry = joints.filter(({ soaped }) => soaped?.result === 'dry').length
   const wet = joints.filter(({ soaped }) => soaped?.result === 'bubbles').length

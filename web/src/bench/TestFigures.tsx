@@ -3,13 +3,12 @@ import { durationWords, ruleSees_m3_s } from '@hestian/core'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
-import { dayTime } from '../ui/dates'
 import { phone } from '../ui/phone'
 import { Certificate } from './Certificate'
 
 /** What was read, beside what it is held against. */
 export function TestFigures({ test }: { readonly test: JudgedTest }) {
-  const { show, nameOf } = useJob()
+  const { show, nameOf, dates } = useJob()
   const { verdict, run } = test
   const figures = verdict.outcome === 'running' ? verdict.soFar : verdict.figures
   if (!figures) return null
@@ -19,7 +18,7 @@ export function TestFigures({ test }: { readonly test: JudgedTest }) {
       <SectionHead>
         Figures
         <small>
-          {dayTime(test.at)}, {nameOf(test.by)}, <Certificate testId={test.testId} />
+          {dates.dayTime(test.at)}, {nameOf(test.by)}, <Certificate testId={test.testId} />
         </small>
       </SectionHead>
       <dl>

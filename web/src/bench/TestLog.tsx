@@ -5,11 +5,10 @@ import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
-import { timeOf } from '../ui/dates'
 
 /** What happened during a test, newest first, numbered as on its trace; and what can be done to a running one. */
 export function TestLog({ test }: { readonly test: JudgedTest }) {
-  const { act, show } = useJob()
+  const { act, show, dates } = useJob()
   const [text, setText] = useState('')
   const [ending, setEnding] = useState(false)
   const note = async (said: string) => {
@@ -26,14 +25,14 @@ export function TestLog({ test }: { readonly test: JudgedTest }) {
         {test.notes
           .map((one, i) => (
             <li key={i}>
-              <time>{timeOf(one.at_ms)}</time>
+              <time>{dates.timeOf(one.at_ms)}</time>
               <b>{i + 1}</b>
               <span>{one.text}</span>
             </li>
           ))
           .reverse()}
         <li>
-          <time>{timeOf(test.begun.settleFrom_ms)}</time>
+          <time>{dates.timeOf(test.begun.settleFrom_ms)}</time>
           <b>·</b>
           <span>
             Begun at{' '}

@@ -4,7 +4,6 @@ import { useMemo } from 'react'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Answer, VerdictLine } from '../ui/Answer'
-import { dayTime } from '../ui/dates'
 import { DrawingView } from '../ui/DrawingView'
 import { Mark } from '../ui/icons'
 import { VerdictChip } from '../ui/VerdictChip'
@@ -34,7 +33,7 @@ export function TestVerdict({
   readonly onAgain: () => void
   readonly next: { readonly name: string; readonly onPress: () => void } | undefined
 }) {
-  const { show, nameOf } = useJob()
+  const { show, nameOf, dates } = useJob()
   const { verdict, run, repaired } = test
   const name = test.begun.name === 'Tightness' ? undefined : test.begun.name
   const drawing = useMemo(
@@ -84,7 +83,7 @@ export function TestVerdict({
       <TestFigures test={test} />
       {repaired && (
         <p>
-          <b>Repaired:</b> {repaired.what} ({nameOf(repaired.by)}, {dayTime(repaired.at)})
+          <b>Repaired:</b> {repaired.what} ({nameOf(repaired.by)}, {dates.dayTime(repaired.at)})
         </p>
       )}
       <AfterTest test={test} gasTest={gasTest} onAgain={onAgain} next={next} />

@@ -1,6 +1,7 @@
 import type { JudgedGasTest, JudgedTest } from '@hestian/core'
 import type { ReactNode } from 'react'
 import { useEffect, useState } from 'react'
+import { HoldPoints } from '../job/HoldPoints'
 import { useJob } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, VerdictLine } from '../ui/Answer'
@@ -74,6 +75,7 @@ export function TightnessPage() {
           next={next && { name: next.name, onPress: () => choose(next.id) }}
         />
         {others}
+        <HoldPoints />
         <CheckSheet sheet="tightness" />
         <PastTests tests={tests.filter((test) => test !== shown.last)} />
       </SheetPage>
@@ -82,6 +84,7 @@ export function TightnessPage() {
     <SheetPage sheet="tightness">
       <Prepare test={shown.test} key={shown.id} before={waitsOn(shown, gasTests)} />
       {others}
+      <HoldPoints />
       <PastTests tests={tests} />
     </SheetPage>
   )

@@ -1,11 +1,12 @@
 import type { Given, JudgedHandTest, Parsed, RecordBody, HandTest, UnitSet } from '@hestian/core'
-import { atOf, foundOf, inWords, parseQuantity, unanswered } from '@hestian/core'
+import { atOf, foundOf, inWords, madeOnNow, parseAsk, unanswered } from '@hestian/core'
 import { useState } from 'react'
 import { Checkbox, FieldError, Input, Label, Text, TextField } from 'react-aria-components'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
+import { Choice } from '../ui/fields'
 import { DoneForm } from '../ui/DoneRow'
 import { Mark } from '../ui/icons'
 import { phone } from '../ui/phone'
@@ -39,7 +40,10 @@ export function HandTestForm({
   const given: Given = Object.fromEntries(
     [...parsed].flatMap(([key, one]) => (one.outcome === 'understood' ? [[key, one.si]] : [])),
   )
-  const waits = waitsFor(kind, parsed, given, confirmed)
+  const at = atOf(document, practice, appliance)
+  const found = foundOf(kind, given, at, show)
+  const on = madeOnNow(kind, at)
+  const waits = waitsFor(kind, parsed, given, found.outcome === 'failed' ? undefined : confirmed)
   const send = () => {
     const typed = Object.fromEntries(
       Object.keys(given).map((key) => [key, (texts[key] ?? '').slice(0, 80)]),
@@ -52,6 +56,7 @@ export function HandTestForm({
       typed,
       confirmed: [...confirmed],
       instrument: (texts.instrument ?? '').trim().slice(0, 200),
+      ...(on === undefined ? {} : { on }),
     } satisfies RecordBody
     if (record(body) === undefined) return
     setTexts({})
@@ -66,16 +71,24 @@ export function HandTestForm({
       }}
     >
       <Fields>
-        {kind.asks.map((ask) => (
-          <AskField
-            key={ask.key}
-            label={`${inWords(ask.label, practice.words)}, ${show.unit(ask.measure)}`}
-            hint={ask.optional}
-            text={texts[ask.key] ?? ''}
-            parsed={parsed.get(ask.key)}
-            onText={(text) => setTexts({ ...texts, [ask.key]: text })}
-          />
-        ))}
+        {kind.asks.map((ask) => {
+          const given = {
+            text: texts[ask.key] ?? '',
+            onText: (text: string) => setTexts({ ...texts, [ask.key]: text }),
+          }
+          const label = inWords(ask.label, practice.words)
+          return 'choices' in ask ? (
+            <SeenField key={ask.key} label={label} choices={ask.choices} {...given} />
+          ) : (
+            <AskField
+              key={ask.key}
+              label={`${label}, ${show.unit(ask.measure)}`}
+              hint={ask.optional}
+              parsed={parsed.get(ask.key)}
+              {...given}
+            />
+          )
+        })}
         <AskField
           label="Instrument and its number"
           hint="It stands on the paper."
@@ -93,12 +106,10 @@ export function HandTestForm({
           }
         >
           <Mark kind={confirmed.includes(id) ? 'pass' : 'not-yet'} size={20} />
-          {says}
+          {inWords(says, practice.words)}
         </Confirm>
       ))}
-      {unanswered(kind, given).length === 0 && (
-        <FoundView found={foundOf(kind, given, atOf(document, practice, appliance), show)} />
-      )}
+      {unanswered(kind, given).length === 0 && <FoundView found={found} />}
       <div>
         <Button type="submit" look={waits ? 'wait' : 'go'} isDisabled={waits !== undefined}>
           {waits ? `Record it: waits for ${waits}` : 'Record it'}
@@ -113,26 +124,50 @@ export function HandTestForm({
 
 const parsedOf = ({ asks }: HandTest, texts: Texts, units: UnitSet): ReadonlyMap<string, Parsed> =>
   new Map(
-    asks.flatMap(({ key, measure }): [string, Parsed][] => {
-      const text = (texts[key] ?? '').trim()
-      return text === '' ? [] : [[key, parseQuantity(text, measure, units[measure])]]
+    asks.flatMap((ask): [string, Parsed][] => {
+      const text = (texts[ask.key] ?? '').trim()
+      return text === '' ? [] : [[ask.key, parseAsk(ask, text, units)]]
     }),
   )
 
-/** What a reading waits for before it can be recorded, in words. */
+/** What a reading waits for before it can be recorded, in words. A failure waits for nothing that is to be confirmed. */
 function waitsFor(
   kind: HandTest,
   parsed: ReadonlyMap<string, Parsed>,
   given: Given,
-  confirmed: readonly string[],
+  confirmed: readonly string[] | undefined,
 ): string | undefined {
   const open = unanswered(kind, given).length
   if ([...parsed.values()].some(({ outcome }) => outcome !== 'understood'))
     return 'a figure that is not understood'
   if (open > 0) return open === 1 ? 'one figure' : `${open} figures`
+  if (!confirmed) return undefined
   const left = kind.confirms.filter(({ id }) => !confirmed.includes(id)).length
   if (left === 0) return undefined
   return left === 1 ? 'one thing to confirm' : `${left} things to confirm`
+}
+
+/** What is seen, one of several. */
+function SeenField({
+  label,
+  choices,
+  text,
+  onText,
+}: {
+  readonly label: string
+  readonly choices: readonly string[]
+  readonly text: string
+  readonly onText: (text: string) => void
+}) {
+  return (
+    <Choice
+      labelled
+      label={label}
+      value={text === '' ? null : text}
+      options={choices.map((id) => ({ id, text: id }))}
+      onChoose={onText}
+    />
+  )
 }
 
 function AskField({

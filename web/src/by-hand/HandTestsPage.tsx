@@ -1,11 +1,11 @@
 import type { JudgedHandTest } from '@hestian/core'
 import { handTestName, handTestPlace, judgeHandTests, setAside } from '@hestian/core'
 import { useMemo, useState } from 'react'
+import { HoldPoints } from '../job/HoldPoints'
 import { useJob } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
-import { dayTime } from '../ui/dates'
 import { DoneHead, DoneRow } from '../ui/DoneRow'
 import { Mark } from '../ui/icons'
 import { SheetPage } from '../ui/SheetPage'
@@ -43,6 +43,7 @@ export function HandTestsPage() {
           </ul>
         </section>
       ))}
+      <HoldPoints />
       <Aside />
       <CheckSheet sheet="by-hand" />
     </SheetPage>
@@ -51,7 +52,7 @@ export function HandTestsPage() {
 
 /** What was tested at an appliance that is no longer here. */
 function Aside() {
-  const { solution, state, nameOf } = useJob()
+  const { solution, state, nameOf, dates } = useJob()
   const aside = setAside(solution.document, solution.practice, state.records)
   if (aside.length === 0) return null
   return (
@@ -66,7 +67,7 @@ function Aside() {
             <div>
               <b>{name}</b>
               <small>
-                {typed.join(', ')}. {nameOf(by)}, {dayTime(at)}
+                {typed.join(', ')}. {nameOf(by)}, {dates.dayTime(at)}
               </small>
             </div>
           </DoneRow>
@@ -169,14 +170,14 @@ function Reading({ reading, isOpen, onOpen, onDone }: ReadingProps) {
 
 /** What was read last, what it comes to, and who read it. */
 function LastRead({ reading: { last, before } }: { readonly reading: JudgedHandTest }) {
-  const { nameOf } = useJob()
+  const { nameOf, dates } = useJob()
   if (!last) return null
   return (
     <>
       <FoundView found={last.found} />
       <small>
         {last.instrument && `${last.instrument}. `}
-        {nameOf(last.by)}, {dayTime(last.at)}
+        {nameOf(last.by)}, {dates.dayTime(last.at)}
         {before > 0 && `; read ${before === 1 ? 'once' : `${before} times`} before`}
       </small>
     </>

@@ -2,7 +2,6 @@ import type { JudgedStep } from '@hestian/core'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
-import { dayOf } from '../ui/dates'
 import { Mark } from '../ui/icons'
 
 interface OrderProps {
@@ -13,7 +12,7 @@ interface OrderProps {
 }
 
 export function OrderOfWork({ steps, done, shown, onPick }: OrderProps) {
-  const { show, judgement } = useJob()
+  const { show, judgement, dates } = useJob()
   return (
     <Column>
       <SectionHead>
@@ -60,7 +59,7 @@ export function OrderOfWork({ steps, done, shown, onPick }: OrderProps) {
                   {progress.state === 'done'
                     ? step.reading && progress.si !== undefined
                       ? show(progress.si, step.reading.measure)
-                      : dayOf(progress.at)
+                      : dates.dayOf(progress.at)
                     : isNow
                       ? 'now'
                       : `after ${number - 1}`}

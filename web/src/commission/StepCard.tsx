@@ -13,7 +13,6 @@ import { useJob } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
-import { timeOf } from '../ui/dates'
 import { Mark } from '../ui/icons'
 import { ReadingField } from './ReadingField'
 import { phone } from '../ui/phone'
@@ -137,7 +136,7 @@ function GuardRow({
   readonly stepId: string
   readonly next: boolean
 }) {
-  const { act, judgement } = useJob()
+  const { act, judgement, dates } = useJob()
   const [sending, setSending] = useState(false)
   const { guard, holds, at } = state
   const press = async (path: string, body?: object) => {
@@ -176,7 +175,11 @@ function GuardRow({
     <Guard data-open={holds ? undefined : true}>
       <Mark kind={holds ? 'pass' : 'not-yet'} size={24} label={holds ? 'holds' : 'open'} />
       <span>{guard.text}</span>
-      {holds ? <b className="tnum">{at ? `seen ${timeOf(Date.parse(at))}` : 'holds'}</b> : action}
+      {holds ? (
+        <b className="tnum">{at ? `seen ${dates.timeOf(Date.parse(at))}` : 'holds'}</b>
+      ) : (
+        action
+      )}
     </Guard>
   )
 }

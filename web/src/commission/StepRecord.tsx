@@ -2,7 +2,6 @@ import type { JudgedStep } from '@hestian/core'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
-import { dayTime } from '../ui/dates'
 import { VerdictChip } from '../ui/VerdictChip'
 
 /** A step that is done: who, when, what it read. */
@@ -15,7 +14,7 @@ export function StepRecord({
   readonly of: number
   readonly onBack: () => void
 }) {
-  const { show, nameOf } = useJob()
+  const { show, nameOf, dates } = useJob()
   const { step, number, progress } = judged
   if (progress.state !== 'done') return null
   return (
@@ -30,7 +29,7 @@ export function StepRecord({
           word={progress.within === false ? 'Outside its limit' : 'Done'}
         />{' '}
         <span>
-          {nameOf(progress.by)}, {dayTime(progress.at)}
+          {nameOf(progress.by)}, {dates.dayTime(progress.at)}
           {step.reading && progress.si !== undefined && (
             <>
               : <b>{show(progress.si, step.reading.measure)}</b>

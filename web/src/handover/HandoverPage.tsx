@@ -215,7 +215,7 @@ function Frozen({ letter }: { readonly letter: string }) {
 }
 
 function Revisions() {
-  const { state, nameOf, act } = useJob()
+  const { state, nameOf, act, dates } = useJob()
   return (
     <>
       <SectionHead>
@@ -239,7 +239,7 @@ function Revisions() {
               <Mark kind={revision.signed && !revision.imported ? 'pass' : 'note'} size={18} />
               <span>
                 <b>{revision.letter}</b> {revision.signed ? 'signed' : 'cut'} by{' '}
-                {nameOf(revision.by)}, {dayTime(revision.at)}
+                {nameOf(revision.by)}, {dates.dayTime(revision.at)}
                 {revision.imported && '; imported, signature not verified here'}
               </span>
               <a

@@ -11,7 +11,7 @@ import type {
   Solution,
   UnitSet,
 } from '@hestian/core'
-import { applyEdits, judge, showIn, solver } from '@hestian/core'
+import { applyEdits, judge, onlyZone, showIn, solver } from '@hestian/core'
 import { useQueryClient } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
 import { createContext, useCallback, useContext, useDeferredValue, useMemo, useState } from 'react'
@@ -23,6 +23,8 @@ import { keepEvidence } from '../sync/evidence'
 import { outbox } from '../sync/outbox'
 import type { JobQueue } from '../sync/useOutbox'
 import { useOutbox } from '../sync/useOutbox'
+import type { Dates } from '../ui/dates'
+import { datesIn } from '../ui/dates'
 import type { Draft } from './useDraft'
 import { useDraft } from './useDraft'
 import { useWho } from './WhoContext'
@@ -54,6 +56,8 @@ export interface Job {
   readonly notSent: number
   readonly refusal: string | undefined
   readonly clearRefusal: () => void
+  /** Days and times on the site's clock; on this device's while nobody has said which that is. */
+  readonly dates: Dates
   readonly nameOf: (id: string) => string
   readonly person: Person | undefined
 }
@@ -130,6 +134,10 @@ export function JobProvider({
   )
   const show = useMemo(() => showIn(solution.practice.units), [solution.practice.units])
 
+  const { practice, site } = draft.document
+  const zone = site.timeZone ?? onlyZone(practice)
+  const dates = useMemo(() => datesIn(zone), [zone])
+
   const { flush } = draft
   const send = useCallback(
     async (path: string, body: object): Promise<boolean> => {
@@ -167,6 +175,7 @@ export function JobProvider({
     refusal,
     clearRefusal: () => setRefusal(undefined),
     person,
+    dates,
     nameOf: (id) => people.find((one) => one.id === id)?.name ?? id,
     preview: (edits) => setTried(state.frozen ? undefined : edits),
     edit: (edits) =>

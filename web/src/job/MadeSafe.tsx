@@ -1,13 +1,12 @@
 import type { BodyOf } from '@hestian/core'
-import { ofKind, smellOfGas } from '@hestian/core'
+import { burnsGas, fitted, leakMadeSafe, ofKind, smellOfGas } from '@hestian/core'
 import { useState } from 'react'
-import { Input, Label, TextField } from 'react-aria-components'
+import { Checkbox, CheckboxGroup, Input, Label, TextField } from 'react-aria-components'
 import styled from 'styled-components'
 import { useJob } from './JobContext'
 import { useKeptText } from './useKeptText'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
-import { dayTime } from '../ui/dates'
 import { Choice } from '../ui/fields'
 import { Mark } from '../ui/icons'
 import { phone } from '../ui/phone'
@@ -24,12 +23,14 @@ const howWords = Object.fromEntries(hows.map(({ id, text }) => [id, text]))
 
 /** A leak made safe: recorded at once, apart from its mending, and put on the off strip. */
 export function MadeSafe() {
-  const { state, record, nameOf, frozen, solution } = useJob()
+  const { state, record, nameOf, frozen, solution, dates } = useJob()
   const made = ofKind(state.records, 'made-safe')
   const [again, setAgain] = useState(false)
   const [where, setWhere] = useKeptText('made-safe-where')
   const [without, setWithout] = useKeptText('made-safe-without')
   const [how, setHow] = useState<How | null>(null)
+  const [unlit, setUnlit] = useState<readonly string[]>([])
+  const burners = fitted(solution.document.appliances).filter(({ kind }) => burnsGas(kind))
   const [says, setSays] = useState<string>()
   const keep = () => {
     if (where.trim().length < 3) return setSays('Say where it leaked.')
@@ -42,8 +43,17 @@ export function MadeSafe() {
         name: without.trim() === '' ? 'Gas' : `Gas: ${without.trim()}`.slice(0, 200),
         state: how === 'meter-shut' || how === 'valve-shut' ? 'shut' : 'disconnected',
         where: where.trim().slice(0, 200),
-        because: 'a leak made safe',
+        because: leakMadeSafe,
       })
+    for (const name of unlit)
+      record({
+        kind: 'off',
+        name: name.slice(0, 200),
+        state: 'unlit',
+        where: where.trim().slice(0, 200),
+        because: leakMadeSafe,
+      })
+    setUnlit([])
     setWhere('')
     setWithout('')
     setSays(undefined)
@@ -64,7 +74,7 @@ export function MadeSafe() {
             <b>{howWords[body.how]}</b>: {body.where}
             {body.without && `; without gas: ${body.without}`}
             <small>
-              {nameOf(by)}, {dayTime(at)}
+              {nameOf(by)}, {dates.dayTime(at)}
             </small>
           </span>
         </Made>
@@ -92,6 +102,17 @@ export function MadeSafe() {
             <Label>What is without gas now</Label>
             <Input autoComplete="off" placeholder="nothing, or what" />
           </TextField>
+          {burners.length > 0 && (
+            <CheckboxGroup value={[...unlit]} onChange={setUnlit}>
+              <Label>Went out with it: each is to be lit again, and seen burning</Label>
+              {burners.map(({ id, name }) => (
+                <Burner key={id} value={name}>
+                  <Mark kind={unlit.includes(name) ? 'pass' : 'not-yet'} size={20} />
+                  {name}
+                </Burner>
+              ))}
+            </CheckboxGroup>
+          )}
           <div>
             <Button type="submit" look="go">
               Record it made safe
@@ -121,6 +142,20 @@ const Made = styled.div`
     font-size: var(--small);
   }
 `
+const Burner = styled(Checkbox)`
+  && {
+    display: flex;
+    gap: 10px;
+    align-items: center;
+    min-height: 44px;
+    cursor: pointer;
+    color: var(--ink);
+    font-size: var(--plain);
+  }
+  &[data-focus-visible] {
+    outline: 3px solid var(--ink);
+  }
+`
 const Form = styled.form`
   display: grid;
   grid-template-columns: 1.4fr 1fr 1fr;
@@ -140,6 +175,9 @@ const Form = styled.form`
     border-bottom: 1.5px solid var(--ink);
     border-radius: 0;
     padding: 3px 4px;
+  }
+  > .react-aria-CheckboxGroup {
+    grid-column: 1 / -1;
   }
   > div:last-child {
     grid-column: 1 / -1;

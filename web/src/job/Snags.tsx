@@ -2,11 +2,10 @@ import styled from 'styled-components'
 import { useJob } from './JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
-import { dayOf } from '../ui/dates'
 
 /** What was found and is still to be done, with who and when. */
 export function Snags() {
-  const { judgement, record } = useJob()
+  const { judgement, record, dates } = useJob()
   const { snags } = judgement
   if (snags.length === 0) return null
   return (
@@ -20,7 +19,7 @@ export function Snags() {
             <span>{snag.body.what}</span>
             <small>
               {snag.body.owner}
-              {snag.body.due ? `, by ${dayOf(snag.body.due)}` : ', no date yet'}
+              {snag.body.due ? `, by ${dates.dayOf(snag.body.due)}` : ', no date yet'}
             </small>
             <Button
               look="text"

@@ -1,5 +1,5 @@
-import type { PracticeName } from '@hestian/core'
-import { practiceLabels, practiceNames } from '@hestian/core'
+import type { PracticeName, TimeZone } from '@hestian/core'
+import { practiceLabels, practiceNames, zonesOf } from '@hestian/core'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { FieldError, Input, Label, TextField } from 'react-aria-components'
@@ -47,6 +47,7 @@ export function NewJobForm({ onClose }: { readonly onClose: () => void }) {
         name: name.trim(),
         address,
         practice,
+        timeZone: deviceZone(practice),
         by: person.id,
       })
       client.setQueryData(['job', job.id], job)
@@ -107,6 +108,12 @@ export function NewJobForm({ onClose }: { readonly onClose: () => void }) {
       </div>
     </Frame>
   )
+}
+
+/** The clock of this device, where the practice has a place that stands on it. */
+const deviceZone = (practice: PracticeName): TimeZone | null => {
+  const here = Intl.DateTimeFormat().resolvedOptions().timeZone
+  return zonesOf(practice).find((zone) => zone === here) ?? null
 }
 
 const Frame = styled.form`

@@ -6,7 +6,6 @@ import { useJob } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
-import { dayTime } from '../ui/dates'
 import { DoneHead, DoneRow } from '../ui/DoneRow'
 import { Mark } from '../ui/icons'
 import { SheetPage } from '../ui/SheetPage'
@@ -136,7 +135,7 @@ function markOf({ ticked }: JudgedItem) {
 }
 
 function Ticked({ judged: { item, ticked } }: { readonly judged: JudgedItem }) {
-  const { show, nameOf } = useJob()
+  const { show, nameOf, dates } = useJob()
   if (!ticked) return null
   const { body } = ticked
   return (
@@ -146,7 +145,7 @@ function Ticked({ judged: { item, ticked } }: { readonly judged: JudgedItem }) {
         <b className="tnum">{show(body.si, item.reading.measure)}. </b>
       )}
       {body.text && `${body.text}. `}
-      {nameOf(ticked.by)}, {dayTime(ticked.at)}
+      {nameOf(ticked.by)}, {dates.dayTime(ticked.at)}
     </small>
   )
 }

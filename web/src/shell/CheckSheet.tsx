@@ -6,7 +6,6 @@ import { Link } from 'react-router'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
-import { dayTime } from '../ui/dates'
 import { Mark } from '../ui/icons'
 
 /** The end of a sheet: check it, or what it still waits for, or who checked it. */
@@ -61,12 +60,12 @@ function Settled({
 }
 
 function Checked({ judged }: { readonly judged: JudgedSheet }) {
-  const { nameOf } = useJob()
+  const { nameOf, dates } = useJob()
   const { proof } = judged
   return (
     <Settled judged={judged}>
-      Checked{proof ? ` by ${nameOf(proof.by)}, on ${dayTime(proof.at)}` : ''}. A later change to
-      what it rests on opens it again.
+      Checked{proof ? ` by ${nameOf(proof.by)}, on ${dates.dayTime(proof.at)}` : ''}. A later change
+      to what it rests on opens it again.
     </Settled>
   )
 }

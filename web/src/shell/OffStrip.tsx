@@ -96,7 +96,7 @@ function PutBack({ item }: { readonly item: OffItem }) {
 }
 
 function OffList({ more }: { readonly more: number }) {
-  const { judgement, nameOf } = useJob()
+  const { judgement, nameOf, dates } = useJob()
   return (
     <DialogTrigger>
       <ListButton>{more > 0 ? `and ${more} more` : 'Off list'}</ListButton>
@@ -115,7 +115,7 @@ function OffList({ more }: { readonly more: number }) {
                         <br />
                         <small>
                           {item.body.because}; {item.body.where}; {nameOf(item.by)},{' '}
-                          {dayOf(item.at)}
+                          {dates.dayOf(item.at)}
                         </small>
                       </div>
                       <PutBack item={item} />

@@ -6,7 +6,6 @@ import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
-import { dayTime } from '../ui/dates'
 import { NotesHere } from '../ui/SheetPage'
 import { VerdictChip } from '../ui/VerdictChip'
 
@@ -23,7 +22,7 @@ const verdicts = {
 
 /** The draught tried step by step: everything that works against it on, the flue hot, then smoke at the hood. */
 export function DraughtTrial() {
-  const { draft, edit, record, solution } = useJob()
+  const { draft, edit, record, solution, dates } = useJob()
   const last = draft.document.survey.draught
   const [held, setHeld] = useState<readonly DraughtCondition[]>([])
   const [note, setNote] = useState('')
@@ -48,7 +47,7 @@ export function DraughtTrial() {
           <VerdictChip verdict={verdicts[judged.outcome][0]} word={verdicts[judged.outcome][1]} />
           <span>
             Smoke {smokes.find((one) => one.id === last.smoke)?.text.toLowerCase()},{' '}
-            {last.held.length} of {draughtConditions.length} held; {dayTime(last.at)}
+            {last.held.length} of {draughtConditions.length} held; {dates.dayTime(last.at)}
             {last.note ? `. ${last.note}` : ''}
           </span>
           {!again && (

@@ -6,7 +6,6 @@ import { useJob } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
-import { dayTime } from '../ui/dates'
 import { Mark } from '../ui/icons'
 import { Thumb } from '../ui/Photos'
 import { Contents } from '../ui/Contents'
@@ -133,7 +132,7 @@ function Item({
   readonly toggle: () => void
   readonly next: boolean
 }) {
-  const { judgement, nameOf } = useJob()
+  const { judgement, nameOf, dates } = useJob()
   const seen = judgement.inspected[item.id]
   return (
     <Row data-place={`inspection.${item.id}`} id={`row-inspection.${item.id}`}>
@@ -155,7 +154,7 @@ function Item({
               {seen.body.because && <small>because {seen.body.because}</small>}
               {seen.body.note && seen.body.note !== item.found && <small>{seen.body.note}</small>}
               <small>
-                {nameOf(seen.by)}, {dayTime(seen.at)}
+                {nameOf(seen.by)}, {dates.dayTime(seen.at)}
               </small>
             </>
           ) : (

@@ -5,7 +5,6 @@ import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { EditorPopover, rowId } from '../ui/QuantityRow'
 import { NotesHere } from '../ui/SheetPage'
-import { dayTime } from '../ui/dates'
 import { LookForm } from './LookForm'
 import { phone } from '../ui/phone'
 
@@ -15,7 +14,7 @@ export function LookRow({
 }: {
   readonly question: LookQuestion & { readonly key: LookKey }
 }) {
-  const { draft, solution, state, nameOf } = useJob()
+  const { draft, solution, state, nameOf, dates } = useJob()
   const place = `survey.looked.${question.key}`
   const seen = draft.document.survey.looked[question.key]
   const record = ofKind(state.records, 'looked').findLast((one) => one.id === seen?.recordId)
@@ -23,7 +22,7 @@ export function LookRow({
   const from = !seen
     ? 'not looked at yet'
     : record
-      ? `${seen.from.toLowerCase()}, ${nameOf(record.by)}, ${dayTime(record.at)}`
+      ? `${seen.from.toLowerCase()}, ${nameOf(record.by)}, ${dates.dayTime(record.at)}`
       : seen.from.toLowerCase()
   return (
     <li>

@@ -4,12 +4,11 @@ import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Thumb } from '../ui/Photos'
-import { dayTime } from '../ui/dates'
 import { phone } from '../ui/phone'
 
 /** Every reading as it was taken. Any of them can be the one the design uses. */
 export function ReadingsLog() {
-  const { state, show, nameOf, draft, edit } = useJob()
+  const { state, show, nameOf, draft, edit, dates } = useJob()
   const readings = [...ofKind(state.records, 'reading')].reverse()
   if (readings.length === 0) return null
   return (
@@ -28,7 +27,7 @@ export function ReadingsLog() {
               <b className="tnum">{show(reading.body.si, field.measure)}</b>
               <small>
                 {reading.body.basis}, {reading.body.instrument || 'instrument not named'};{' '}
-                {nameOf(reading.by)}, {dayTime(reading.at)}
+                {nameOf(reading.by)}, {dates.dayTime(reading.at)}
                 {reading.body.photos?.map((photo) => (
                   <Thumb key={photo.hash} photo={photo} />
                 ))}

@@ -1,4 +1,12 @@
-import { buildings, buildingWords, siteFields, utilities } from '@hestian/core'
+import {
+  buildings,
+  buildingWords,
+  onlyZone,
+  siteFields,
+  utilities,
+  zonesOf,
+  zoneWords,
+} from '@hestian/core'
 import { getLocalTimeZone, today } from '@internationalized/date'
 import { Link } from 'react-router'
 import styled from 'styled-components'
@@ -104,6 +112,15 @@ export function SitePage() {
             />
           </span>
         )}
+        <span data-place="site.timeZone">
+          <Choice
+            labelled
+            label="Clock of the site"
+            value={site.timeZone ?? onlyZone(draft.document.practice) ?? null}
+            options={zonesOf(draft.document.practice).map((id) => ({ id, text: zoneWords(id) }))}
+            onChoose={(id) => edit([{ path: ['site', 'timeZone'], value: id }])}
+          />
+        </span>
         <InlineText
           labelled
           label="Notes"

@@ -1,8 +1,22 @@
-const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
-const time = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
+export interface Dates {
+  /** `3 Jun`. */
+  readonly dayOf: (iso: string) => string
+  /** `3 Jun, 14:05`. */
+  readonly dayTime: (iso: string) => string
+  readonly timeOf: (ms: number) => string
+}
 
-/** `3 Jun`. */
-export const dayOf = (iso: string): string => day.format(new Date(iso))
-/** `3 Jun, 14:05`. */
-export const dayTime = (iso: string): string => `${dayOf(iso)}, ${time.format(new Date(iso))}`
-export const timeOf = (ms: number): string => time.format(new Date(ms))
+/** Days and times on one clock; without a zone, that of this device. */
+export function datesIn(timeZone?: string): Dates {
+  const zone = timeZone === undefined ? {} : { timeZone }
+  const day = new Intl.DateTimeFormat('en-GB', { ...zone, day: 'numeric', month: 'short' })
+  const time = new Intl.DateTimeFormat('en-GB', { ...zone, hour: '2-digit', minute: '2-digit' })
+  const dayOf = (iso: string) => day.format(new Date(iso))
+  return {
+    dayOf,
+    dayTime: (iso) => `${dayOf(iso)}, ${time.format(new Date(iso))}`,
+    timeOf: (ms) => time.format(new Date(ms)),
+  }
+}
+
+export const { dayOf, dayTime } = datesIn()

@@ -219,7 +219,8 @@ const Pick = styled(Select)`
   display: grid;
   gap: 2px;
   min-width: 0;
-  label {
+  align-content: start;
+  .react-aria-Label {
     font: 400 var(--small)/20px var(--text);
     color: var(--ink-2);
   }

@@ -63,6 +63,7 @@ const shapes: Readonly<Record<OffState, { readonly d: string; readonly solid: bo
   drained: { d: 'M6 3v8a6 6 0 0 0 12 0V3M12 17v5', solid: false },
   linked: { d: 'M2 16h4V6h12v10h4M2 12v8M22 12v8', solid: false },
   'lever-over': { d: 'M4 16h16v4H4ZM12 16L21 5', solid: false },
+  unlit: { d: 'M12 2C14 7 18 9 18 14a6 6 0 0 1-12 0c0-3 2-4 3-7M3 21L21 3', solid: false },
 }
 
 /** What something left out of place looks like on a plan. */

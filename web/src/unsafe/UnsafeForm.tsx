@@ -6,7 +6,6 @@ import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
-import { dayTime } from '../ui/dates'
 import { Choice } from '../ui/fields'
 import { Mark } from '../ui/icons'
 import { phone } from '../ui/phone'
@@ -50,7 +49,7 @@ export function UnsafeForm({
 }
 
 function Situation({ situation }: { readonly situation: UnsafeSituation }) {
-  const { solution, nameOf, record, state } = useJob()
+  const { solution, nameOf, record, state, dates } = useJob()
   const { body, at, by, ended, id } = situation
   const rules = unsafeRules[solution.practice.name]
   const [how, setHow] = useKeptText(`unsafe-ended:${id}`)
@@ -64,14 +63,14 @@ function Situation({ situation }: { readonly situation: UnsafeSituation }) {
         {body.done}. {rules.label} {body.label === 'hung' ? 'hung' : 'not possible'}. Notice:{' '}
         {(noticeWords[body.notice] ?? '').toLowerCase()}
         {body.toWhom && `, ${body.toWhom}`}. Reported to {body.reportedTo || 'nobody else'}.{' '}
-        {nameOf(by)}, {dayTime(at)}.{' '}
+        {nameOf(by)}, {dates.dayTime(at)}.{' '}
         <a href={`/api/jobs/${state.id}/unsafe/${id}.pdf`} download={`unsafe-${state.number}.pdf`}>
           Paper, PDF
         </a>
       </p>
       {ended ? (
         <p>
-          Put right: {ended.how}. {nameOf(ended.by)}, {dayTime(ended.at)}.
+          Put right: {ended.how}. {nameOf(ended.by)}, {dates.dayTime(ended.at)}.
         </p>
       ) : (
         <form

@@ -1,6 +1,7 @@
 import { storedEnergy_J } from '../../methods/test/trappedGas'
 import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
 import { durationWords } from '../../units/format'
+import { waterPipes } from './madeOn'
 import type { HandTest } from './spec'
 import { cannotTell, failed, passed } from './spec'
 
@@ -20,6 +21,7 @@ export const airInstead: HandTest = {
   why: 'Only so that pipe can be hidden: the test with water is made when the water is there. Air under pressure lets go like a spring: low pressure, people out of the room, let down before anything is touched. Never oxygen.',
   at: 'once',
   offered: true,
+  standsInFor: ['water-test-metal', 'water-test-plastic'],
   asks: [
     { key: 'volume_m3', label: 'What the pipes hold', measure: 'volume' },
     { key: 'start_Pa', label: 'Gauge at the start', measure: 'gas-pressure' },
@@ -37,6 +39,7 @@ export const airInstead: HandTest = {
     },
     { id: 'people-out', says: 'People were out of the room, and it was let down before touching' },
   ],
+  madeOn: waterPipes,
   source: () => ({
     basis: 'from-memory',
     says: 'EN 806-4 and trade guidance: air at 150 mbar for two hours to 100 L, as remembered: check the current edition and the pipe maker’s',

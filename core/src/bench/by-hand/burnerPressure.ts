@@ -1,3 +1,4 @@
+import { burnerHere } from './madeOn'
 import type { Given, HandTest } from './spec'
 import { failed, passed } from './spec'
 import type { Show } from '../../units/format'
@@ -42,6 +43,7 @@ export const burnerPressure: HandTest = {
     { id: 'seal', says: 'The seal screw is back' },
     { id: 'nipple', says: 'The test nipple is shut again and soaped: dry' },
   ],
+  madeOn: burnerHere,
   source: () => ({ basis: 'common-practice', says: 'The maker’s table for this model decides' }),
   judge: (given, _, show) => {
     const rows = pairs(given)

@@ -6,9 +6,11 @@ import type { PracticeName } from '../../practice/practiceNames'
 import { showIn } from '../../units/format'
 import { foundOf, judgeHandTests, setAside, unanswered } from './judged'
 import { handTests } from './kinds'
+import { madeOnNow } from './madeOn'
 import { handTestsSpec } from './sheet'
 import type { Found, Given } from './spec'
 import { atOf } from './spec'
+import { parseAsk } from './typed'
 
 const known = (value: number) => ({ value, basis: 'read' as const, from: 'plate' })
 /** A boiler of 30 kW gross, from 17 to 25 mbar at its inlet. */
@@ -356,9 +358,20 @@ describe('what was recorded', () => {
       ['read-0003', 'Of-tomorrow'],
     ])
   })
-  test('every burner is asked for every kind, the outlet once', () => {
-    const all = judgeHandTests(house(), practices['uk-ireland'], [])
-    expect(all.map(({ kind }) => kind.id)).toEqual(handTests.map(({ id }) => id))
+  test('every burner is asked for every kind, the outlet once; a hood that nobody ruled out too', () => {
+    const asked = (openFlued: JobDocument['survey']['looked']['openFlued']) => {
+      const job = house()
+      const survey = { ...job.survey, looked: { ...job.survey.looked, openFlued } }
+      return judgeHandTests({ ...job, survey }, practices['uk-ireland'], []).map(
+        ({ kind }) => kind.id,
+      )
+    }
+    const all = handTests.map(({ id }) => id)
+    expect(asked(null)).toEqual(all)
+    expect(asked({ answer: 'yes', basis: 'measured', from: 'Seen' })).toEqual(all)
+    expect(asked({ answer: 'no', basis: 'measured', from: 'Seen' })).toEqual(
+      all.filter((id) => id !== 'spillage'),
+    )
   })
   test.each([
     ['nothing', {}],
@@ -430,5 +443,133 @@ describe('purging the gas pipe', () => {
     const said = found('purge', { ...good, ...change })
     expect(said).toMatchObject({ outcome, ...(severity ? { severity } : {}) })
     expect(said.says).toMatch(says)
+  })
+})
+
+describe('smoke at the hood', () => {
+  test.each([
+    ['drawn in, hot', { smoke: 0, burning_s: 300 }, 'passed', undefined, /drawn in all round/],
+    ['drawn in, cold', { smoke: 0, burning_s: 299 }, 'cannot-tell', undefined, /cold flue/],
+    ['drawn in, nobody said for how long', { smoke: 0 }, 'cannot-tell', undefined, /burn for/],
+    ['hovering, cold', { smoke: 1, burning_s: 60 }, 'cannot-tell', undefined, /cold flue/],
+    ['hovering, hot', { smoke: 1, burning_s: 600 }, 'failed', 'stop', /still hovers/],
+    ['coming out, however long it burnt', { smoke: 2 }, 'failed', 'stop', /Off at once/],
+    ['no hood', { smoke: 3 }, 'passed', undefined, /nothing can spill/],
+    ['no answer', { burning_s: 600 }, 'cannot-tell', undefined, /Not read/],
+    ['an answer there is not', { smoke: 4, burning_s: 600 }, 'cannot-tell', undefined, /cannot be/],
+  ])('%s', (_, given, outcome, severity, says) => {
+    const said = found('spillage', given)
+    expect(said).toMatchObject({ outcome, ...(severity ? { severity } : {}) })
+    expect(said.says).toMatch(says)
+  })
+  test('is said in the words of the place', () =>
+    expect(found('spillage', { smoke: 0 }, house('north-america')).says).toMatch(
+      /a cold vent says/,
+    ))
+})
+
+describe('hot water at the taps', () => {
+  // 48 °C at a bath in the United Kingdom (the practice's own source), 40 °C to wash with.
+  const good = { washing_K: 316.15, far_K: 325.15, far_s: 25, store_K: 333.15 }
+  test.each([
+    ['as it should be', {}, 'passed', undefined, /43 °C where people wash/],
+    ['just hot enough to scald', { washing_K: 321.75 }, 'failed', 'stop', /scalds; 48 °C/],
+    ['within what a thermometer is out by', { washing_K: 321.6 }, 'passed', undefined, /./],
+    ['it stays lukewarm', { far_K: 311.15 }, 'failed', 'fix', /stays at 38/],
+    ['it is waited for', { far_s: 45 }, 'failed', 'fix', /runs 45/],
+    ['hotter than the store', { far_K: 335.15 }, 'cannot-tell', undefined, /read both again/],
+  ])('%s', (_, change, outcome, severity, says) => {
+    const said = found('tap-temperature', { ...good, ...change })
+    expect(said).toMatchObject({ outcome, ...(severity ? { severity } : {}) })
+    expect(said.says).toMatch(says)
+  })
+  test('where people are frail it is less', () => {
+    const job = house()
+    const care = { ...job, site: { ...job.site, building: 'care' as const } }
+    expect(found('tap-temperature', { ...good, washing_K: 319.15 }).outcome).toBe('passed')
+    expect(found('tap-temperature', { ...good, washing_K: 319.15 }, care).severity).toBe('stop')
+  })
+  test('what the pipe loses stands beside', () =>
+    expect(figure(found('tap-temperature', good), 'Lost on the way')).toBe('8.0 K'))
+})
+
+describe('what a test was made on', () => {
+  const kindOf = (id: string) => {
+    const kind = handTests.find((one) => one.id === id)
+    if (!kind) throw new Error(`no kind ${id}`)
+    return kind
+  }
+  const uk = practices['uk-ireland']
+  const held = { working_Pa: 3e5, start_Pa: 1e6, end_Pa: 1e6, held_s: 7200 }
+  const made = (
+    job: JobDocument,
+    on = madeOnNow(kindOf('water-test-metal'), atOf(job, uk, undefined)),
+  ) =>
+    ({
+      ...{ id: 'read-0001', at: '2026-11-20T10:00:00Z', by: 'A. Fitter' },
+      body: {
+        kind: 'measured',
+        ...{ reading: 'water-test-metal', target: '', typed: {}, confirmed: [], instrument: '' },
+        values: held,
+        ...(on === undefined ? {} : { on }),
+      },
+    }) satisfies JobRecord
+  const lastOf = (job: JobDocument, record: JobRecord) =>
+    judgeHandTests(job, uk, [record]).find(({ kind }) => kind.id === 'water-test-metal')?.last
+  const [first] = house().water.segments
+  if (!first) throw new Error('no water pipe')
+  const changed = (change: Partial<typeof first>): JobDocument => {
+    const job = house()
+    return {
+      ...job,
+      water: {
+        ...job.water,
+        segments: job.water.segments.map((one) =>
+          one === job.water.segments[0] ? { ...one, ...change } : one,
+        ),
+      },
+    }
+  }
+
+  test('the same pipes: it stands', () =>
+    expect(lastOf(house(), made(house()))).toMatchObject({
+      isOutdated: false,
+      found: { outcome: 'passed' },
+    }))
+  test.each([
+    ['one of another material', { material: 'polyethylene-sdr11' as const }],
+    ['one of another size', { size: '28' }],
+    ['one with a bend more', { elbows: first.elbows + 1 }],
+  ])('%s: it says nothing of these any more', (_, change) => {
+    const last = lastOf(changed(change), made(house()))
+    expect(last).toMatchObject({ isOutdated: true, found: { outcome: 'cannot-tell' } })
+    expect(last?.found.says).toMatch(/is another now/)
+  })
+  test('another name is no other pipe', () =>
+    expect(lastOf(changed({ name: 'Riser' }), made(house()))?.isOutdated).toBe(false))
+  test('a record of before, that does not say what it was made on, stands as it did', () => {
+    const { on, ...body } = made(house()).body
+    expect(on).toBeDefined()
+    expect(lastOf(changed({ elbows: 9 }), { ...made(house()), body })?.isOutdated).toBe(false)
+  })
+  test('what failed has failed, whatever was changed since', () => {
+    const record = made(house())
+    const failed = { ...record, body: { ...record.body, values: { ...held, end_Pa: 5e5 } } }
+    expect(lastOf(changed({ elbows: 9 }), failed)).toMatchObject({
+      isOutdated: false,
+      found: { outcome: 'failed' },
+    })
+  })
+})
+
+test.each([
+  ['a place in the list', 'hovers', 1],
+  ['the first of it', 'is drawn in', 0],
+])('what is picked is %s', (_, text, si) => {
+  const [smoke] = handTests.find(({ id }) => id === 'spillage')?.asks ?? []
+  if (!smoke) throw new Error('no ask')
+  expect(parseAsk(smoke, text, practices['uk-ireland'].units)).toMatchObject({ si })
+  expect(parseAsk(smoke, 'something else', practices['uk-ireland'].units)).toMatchObject({
+    outcome: 'refused',
   })
 })

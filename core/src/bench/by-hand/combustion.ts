@@ -8,6 +8,7 @@ import {
   flueLossNet,
 } from '../../methods/combustion/combustion'
 import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
+import { burnerHere } from './madeOn'
 import type { Show } from '../../units/format'
 import type { At, Figure, Found, Given, HandTest } from './spec'
 import { cannotTell, failed, passed } from './spec'
@@ -186,6 +187,7 @@ const combustionAt = (id: string, rate: string): HandTest => ({
     { key: 'high_co2', label: 'Highest', measure: 'ratio', optional: 'If the maker says.' },
   ],
   confirms: [{ id: 'zeroed', says: 'The analyser was zeroed in fresh air, and is in date' }],
+  madeOn: burnerHere,
   source: ({ flueGas }) => flueGas.source,
   judge: (given, at, show) => {
     const flue = flueGasOf(given, at)

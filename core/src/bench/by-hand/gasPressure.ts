@@ -1,5 +1,6 @@
 import { atMost } from '../../answer/expect'
 import { lockUp } from '../../methods/gas/rate'
+import { gasPipes } from './madeOn'
 import type { At, Figure, Found, HandTest } from './spec'
 import { cannotTell, failed, passed } from './spec'
 import type { Show } from '../../units/format'
@@ -74,6 +75,7 @@ export const gasPressure: HandTest = {
     { id: 'zeroed', says: 'The gauge was zeroed and its hose proved' },
     { id: 'nipple', says: 'The test nipple is shut again and soaped: dry' },
   ],
+  madeOn: gasPipes,
   source: ({ gas }) => gas.allowanceSource,
   judge: ({ static_Pa = 0, working_Pa = 0, meter_Pa = 0 }, at, show) => {
     const read = { static_Pa, working_Pa, meter_Pa }

@@ -1,6 +1,7 @@
 import { grossInput_W } from '../../methods/gas/fuel'
 import { clockedInput, meterCorrection } from '../../methods/gas/rate'
 import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
+import { burnerHere } from './madeOn'
 import type { At, Given, HandTest } from './spec'
 import { cannotTell, failed, passed } from './spec'
 
@@ -46,6 +47,7 @@ export const gasRate: HandTest = {
     },
   ],
   confirms: [{ id: 'alone', says: 'Nothing else burned, pilots included' }],
+  madeOn: burnerHere,
   source: () => ({
     basis: 'common-practice',
     says: 'No source: within 5 % of the plate; the maker’s figure wins',

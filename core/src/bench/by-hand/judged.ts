@@ -1,11 +1,12 @@
 import type { JobDocument } from '../../job/document'
-import type { JobRecord } from '../../job/records'
+import type { BodyOf, JobRecord } from '../../job/records'
 import { ofKind } from '../../job/records'
 import { inWords } from '../../job/questions'
 import type { Practice } from '../../practice/practices'
 import { showIn } from '../../units/format'
 import type { Show } from '../../units/format'
 import { handTests } from './kinds'
+import { madeOnNow } from './madeOn'
 import type { At, Found, Given, HandTest } from './spec'
 import { atOf, cannotTell, targetsOf } from './spec'
 import { ranges } from '../../units/measure'
@@ -22,6 +23,8 @@ export interface JudgedHandTest {
     readonly given: Given
     readonly instrument: string
     readonly found: Found
+    /** It passed, and what it was made on is another now. */
+    readonly isOutdated: boolean
   }
   /** How often it was read before. */
   readonly before: number
@@ -31,9 +34,9 @@ export interface JudgedHandTest {
 export function foundOf(kind: HandTest, given: Given, at: At, show: Show): Found {
   const open = unanswered(kind, given)
   if (open.length > 0) return cannotTell(`Not read: ${open.join('; ')}.`)
-  const outside = kind.asks.filter(({ key, measure }) => {
-    const [least, most] = ranges[measure].hard
-    const si = given[key]
+  const outside = kind.asks.filter((ask) => {
+    const [least, most] = 'choices' in ask ? [0, ask.choices.length - 1] : ranges[ask.measure].hard
+    const si = given[ask.key]
     return si !== undefined && !(si >= least && si <= most)
   })
   const [first] = outside
@@ -67,25 +70,43 @@ export function judgeHandTests(
         ({ body }) => body.reading === kind.id && body.target === target.id,
       )
       const last = mine.at(-1)
+      const here = atOf(document, practice, appliance)
       return {
         kind,
         target,
         before: Math.max(0, mine.length - 1),
-        ...(last
-          ? {
-              last: {
-                recordId: last.id,
-                at: last.at,
-                by: last.by,
-                given: last.body.values,
-                instrument: last.body.instrument,
-                found: foundOf(kind, last.body.values, atOf(document, practice, appliance), show),
-              },
-            }
-          : {}),
+        ...(last ? { last: lastOf(kind, last, here, show) } : {}),
       }
     }),
   )
+}
+
+type Measured = JobRecord & { readonly body: BodyOf<'measured'> }
+
+/** What was read last, judged as the job stands now: what passed on other pipes says nothing of these. */
+function lastOf(
+  kind: HandTest,
+  { id, at, by, body }: Measured,
+  here: At,
+  show: Show,
+): NonNullable<JudgedHandTest['last']> {
+  const found = foundOf(kind, body.values, here, show)
+  const isOutdated =
+    found.outcome === 'passed' && body.on !== undefined && body.on !== madeOnNow(kind, here)
+  return {
+    recordId: id,
+    at,
+    by,
+    given: body.values,
+    instrument: body.instrument,
+    isOutdated,
+    found: isOutdated
+      ? cannotTell(
+          `What it was made on is another now: make it again. It was: ${found.says}`,
+          found.figures,
+        )
+      : found,
+  }
 }
 
 /** A test of an appliance that is no longer on this job, or of a kind that is not made here: kept and told, and held against nothing. */

@@ -6,6 +6,8 @@ import { gasRate } from './gasRate'
 import { letBy } from './letBy'
 import type { HandTest } from './spec'
 import { purge } from './purge'
+import { spillage } from './spillage'
+import { tapTemperature } from './tapTemperature'
 import { waterFlow } from './waterFlow'
 import { waterTestMetal, waterTestPlastic } from './waterTest'
 
@@ -21,5 +23,7 @@ export const handTests: readonly HandTest[] = [
   gasRate,
   combustionHigh,
   combustionLow,
+  spillage,
   waterFlow,
+  tapTemperature,
 ]

@@ -1,5 +1,6 @@
 import { hasGas } from '../../job/hasGas'
 import { durationWords } from '../../units/format'
+import { gasPipes } from './madeOn'
 import type { Practice } from '../../practice/practices'
 import type { HandTest } from './spec'
 import { cannotTell, failed, passed } from './spec'
@@ -22,6 +23,7 @@ export const letBy: HandTest = {
     { key: 'held_s', label: 'Watched for', measure: 'duration' },
   ],
   confirms: [{ id: 'shut', says: 'The valve at the meter is shut, every burner and pilot is off' }],
+  madeOn: gasPipes,
   source: (practice) => practice.tightness.source,
   judge: ({ start_Pa = 0, end_Pa = 0, held_s = 0 }, { practice }, show) => {
     const rule = ruleOf(practice)

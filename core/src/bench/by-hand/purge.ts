@@ -1,4 +1,5 @@
 import { hasGas } from '../../job/hasGas'
+import { gasPipes } from './madeOn'
 import type { Practice } from '../../practice/practices'
 import type { Show } from '../../units/format'
 import { durationWords } from '../../units/format'
@@ -34,6 +35,7 @@ export const purge: HandTest = {
       says: 'Every branch purged, the longest last; caps and test point shut after',
     },
   ],
+  madeOn: gasPipes,
   source: ({ purge }) => purge.source,
   judge: (given, { practice }, show) => {
     const { volume_m3 = 0, purged_m3 = 0, time_s = 0, bore_m = 0 } = given

@@ -8,14 +8,21 @@ import { fuelGases } from '../../methods/gas/fuel'
 import type { Show } from '../../units/format'
 import type { Measure } from '../../units/measure'
 
-/** One figure that is read or looked up. Labels in the words of the practice, their names in braces. */
-export interface Ask {
+/** One thing that is read or looked up. Labels in the words of the practice, their names in braces. */
+interface Asked {
   readonly key: string
   readonly label: string
-  readonly measure: Measure
   /** A sentence for one that may be left out. */
   readonly optional?: string
 }
+export interface AskFigure extends Asked {
+  readonly measure: Measure
+}
+/** One of several that is seen; its value is its place in the list. */
+export interface AskChoice extends Asked {
+  readonly choices: readonly string[]
+}
+export type Ask = AskFigure | AskChoice
 
 /** What was read, SI, by the key of its ask. */
 export type Given = Readonly<Record<string, number | undefined>>
@@ -58,6 +65,10 @@ export interface HandTest {
   /** What is done beside the reading, each ticked. */
   readonly confirms: readonly { readonly id: string; readonly says: string }[]
   readonly judge: (given: Given, at: At, show: Show) => Found
+  /** What of the job it is made on. Once that is another, what passed says nothing of it any more. */
+  readonly madeOn?: (at: At) => unknown
+  /** Kinds that it stands in for, and that stay due when it passed. */
+  readonly standsInFor?: readonly string[]
   readonly source: (practice: Practice) => Source
 }
 

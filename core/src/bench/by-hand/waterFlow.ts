@@ -1,3 +1,4 @@
+import { waterPipes } from './madeOn'
 import type { HandTest } from './spec'
 import { cannotTell, failed, passed } from './spec'
 
@@ -13,6 +14,7 @@ export const waterFlow: HandTest = {
     { key: 'flow_m3_s', label: 'Flow', measure: 'water-flow' },
   ],
   confirms: [],
+  madeOn: waterPipes,
   source: ({ hotWater }) => hotWater.demandSource,
   judge: ({ static_Pa = 0, running_Pa = 0, flow_m3_s = 0 }, { practice }, show) => {
     const p = (si: number) => show(si, 'water-pressure')

@@ -3,6 +3,7 @@ import { standardAtmosphere_Pa } from '../../units/units'
 import type { Practice } from '../../practice/practices'
 import { durationWords } from '../../units/format'
 import type { Show } from '../../units/format'
+import { waterPipes } from './madeOn'
 import type { Figure, Given, HandTest } from './spec'
 import { cannotTell, failed, passed } from './spec'
 
@@ -150,6 +151,7 @@ export const waterTestMetal: HandTest = {
     },
   ],
   confirms,
+  madeOn: waterPipes,
   source: ({ waterTest }) => waterTest.source,
   judge: (given, { practice }, show) => {
     const { start_Pa = 0, end_Pa = 0, held_s = 0 } = given
@@ -201,6 +203,7 @@ export const waterTestPlastic: HandTest = {
     { key: 'held_s', label: 'Watched for', measure: 'duration' },
   ],
   confirms,
+  madeOn: waterPipes,
   source: ({ waterTest }) => waterTest.source,
   judge: (given, { practice }, show) => {
     const { start_Pa = 0, pumped_s = 0, half_Pa = 0, end_Pa = 0, held_s = 0 } = given

@@ -21,6 +21,7 @@ test.each([
   ['5', stored(5)],
   ['6', stored(6)],
   ['7', stored(7)],
+  ['8', stored(8)],
 ])('a document of version %s comes forward whole', (version, document) => {
   expect(String(document.version)).toBe(version)
   const read = JobDocument.safeParse(upgradeDocument(document))
@@ -38,7 +39,18 @@ test('a step of before does not change with what today’s blank parts hold', ()
   // Written down on the day the steps were frozen.
   expect(Object.keys(forward).sort()).toEqual(
     [
-      ...['appliances', 'gas', 'heat', 'heating', 'hotWater', 'pan', 'parts', 'practice', 'prices'],
+      ...[
+        'appliances',
+        'gas',
+        'heat',
+        'heating',
+        'holdPoints',
+        'hotWater',
+        'pan',
+        'parts',
+        'practice',
+      ],
+      'prices',
       ...['reliefs', 'schools', 'site', 'survey', 'version', 'water', 'work'],
     ].sort(),
   )
