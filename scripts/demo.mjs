@@ -16,6 +16,9 @@ const host = process.env.HOST ?? '127.0.0.1'
 const data = resolve(process.env.HESTIAN_DATA ?? join(root, 'data/demo'))
 const mark = join(data, 'demo.json')
 const gaugePort = Number(process.env.GAUGE_PORT ?? port + 1)
+const sitePort = Number(process.env.SITE_PORT ?? gaugePort + 1)
+/** A water logger, a manometer at a burner, an analyser. */
+const sitePorts = [sitePort, sitePort + 1, sitePort + 2]
 if (!(port > 0 && port < 65535))
   stop(`PORT is ${process.env.PORT}; it must be a whole number from 1 to 65534.`)
 
@@ -28,6 +31,7 @@ const free = (wanted, at) =>
 for (const [what, name, wanted, at] of [
   ['the address', 'PORT', port, host],
   ['the simulated manometer', 'GAUGE_PORT', gaugePort, '127.0.0.1'],
+  ...sitePorts.map((one) => ['the simulated site', 'SITE_PORT', one, '127.0.0.1']),
 ])
   if (!(await free(wanted, at)))
     stop(
@@ -57,10 +61,21 @@ start(
   { lasting: true, quiet: true },
 )
 start(
+  'simulated site',
+  [...tsx, 'stand-ins/site/main.ts'],
+  { SITE_PORT: String(sitePort) },
+  { lasting: true, quiet: true },
+)
+start(
   'server',
   // Its port as a word of the command line tells it from the server of another demo.
   ['--enable-source-maps', 'server/dist/server.mjs', `port=${port}`],
-  { PORT: String(port), HOST: host, HESTIAN_DATA: data, HESTIAN_GAUGE: `127.0.0.1:${gaugePort}` },
+  {
+    PORT: String(port),
+    HOST: host,
+    HESTIAN_DATA: data,
+    HESTIAN_GAUGE: [gaugePort, ...sitePorts].map((one) => `127.0.0.1:${one}`).join(),
+  },
   { lasting: true, quiet: true },
 )
 const address = `http://${host.includes(':') ? `[${host}]` : host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`

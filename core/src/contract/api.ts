@@ -3,6 +3,8 @@ import { JobDocument } from '../job/document'
 import { evidenceTypes } from '../job/known'
 import { mostReadings } from '../bench/logger/readLog'
 import { instant_ms, JobRecord, recordId, SampleSchema } from '../job/records'
+import type { Channel } from '../bench/channels'
+import { channelNames } from '../bench/channels'
 import { practiceNames } from '../practice/practiceNames'
 import { timeZones } from '../practice/timeZones'
 import { sheetIds } from '../solve/sheetIds'
@@ -166,13 +168,24 @@ export const GaugeState = z.object({
   simulated: z.boolean(),
   resolution_Pa: z.number(),
   latest: SampleSchema.optional(),
+  /** What it reads, and its last value of each, SI by channel. */
+  reads: z.array(z.enum(channelNames as [Channel, ...Channel[]])),
+  /** Whether a test can be run on it: it sends samples, and sends again what was missed. */
+  streams: z.boolean(),
+  values: z.partialRecord(z.enum(channelNames as [Channel, ...Channel[]]), z.number()),
 })
 export type GaugeState = z.infer<typeof GaugeState>
 
+export const plantCommands = [
+  ...(['pump', 'vent', 'tight', 'leak', 'cooling', 'drop-out'] as const),
+  ...(['burner-off', 'burner-low', 'burner-high'] as const),
+  ...(['water-pump', 'water-bleed', 'water-weep', 'water-dry', 'water-down'] as const),
+] as const
+
 /** What a hand can do at the simulated pipework. A real gauge has none of these. */
 export const PlantCommand = z.object({
-  command: z.enum(['pump', 'vent', 'tight', 'leak', 'cooling', 'drop-out']),
-  gauge_Pa: z.number().min(0).max(1e5).optional(),
+  command: z.enum(plantCommands),
+  gauge_Pa: z.number().min(0).max(2e6).optional(),
   volume_m3: z.number().min(1e-5).max(10).optional(),
 })
 export type PlantCommand = z.infer<typeof PlantCommand>

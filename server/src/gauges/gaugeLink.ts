@@ -1,6 +1,6 @@
 import { EventEmitter } from 'node:events'
 import { connect, type Socket } from 'node:net'
-import type { GaugeState, PlantCommand, Sample } from '@hestian/core'
+import type { Channel, GaugeState, PlantCommand, Sample } from '@hestian/core'
 import type { Greeting } from './gaugeLines'
 import { readLine } from './gaugeLines'
 import { Replay } from './replay'
@@ -11,6 +11,9 @@ export interface GaugeAddress {
   readonly host: string
   readonly port: number
 }
+
+/** What a gauge is taken for that has not greeted yet. */
+const unheard: Greeting = { simulated: false, resolution_Pa: 10, reads: [], streams: true }
 
 const retry_ms = 400
 /** Silent when nothing has come for so long. */
@@ -27,8 +30,9 @@ const jump_ms = 24 * 3600 * 1000
 export class GaugeLink extends EventEmitter<{ sample: [Sample]; nonsense: [] }> {
   private socket: Socket | undefined
   private timer: NodeJS.Timeout | undefined
-  private greeting: Greeting | undefined
+  private greeting = unheard
   private latest: Sample | undefined
+  private values: Partial<Record<Channel, number>> = {}
   private jumped_ms: number | undefined
   private heard_ms = 0
   private closed = false
@@ -42,13 +46,17 @@ export class GaugeLink extends EventEmitter<{ sample: [Sample]; nonsense: [] }> 
 
   state(): GaugeState {
     const live = this.socket !== undefined && Date.now() - this.heard_ms < silent_ms
+    const { name, simulated, resolution_Pa, reads, streams } = this.greeting
     return {
       id: this.address.id,
-      name: this.greeting?.name ?? this.address.name,
+      name: name ?? this.address.name,
       state: live ? 'live' : 'silent',
-      simulated: this.greeting?.simulated ?? false,
-      resolution_Pa: this.greeting?.resolution_Pa ?? 10,
+      simulated,
+      resolution_Pa,
       ...(this.latest ? { latest: this.latest } : {}),
+      reads: [...reads],
+      streams,
+      values: this.values,
     }
   }
 
@@ -61,7 +69,7 @@ export class GaugeLink extends EventEmitter<{ sample: [Sample]; nonsense: [] }> 
 
   /** Works the simulated pipework; a real gauge answers ERR and nothing happens. */
   plant({ command, gauge_Pa, volume_m3 }: PlantCommand): boolean {
-    if (!this.socket || !this.greeting?.simulated) return false
+    if (!this.socket || !this.greeting.simulated) return false
     const words = [command, gauge_Pa, volume_m3].filter((word) => word !== undefined)
     this.socket.write(`PLANT ${words.join(' ')}\n`)
     return true
@@ -109,13 +117,21 @@ export class GaugeLink extends EventEmitter<{ sample: [Sample]; nonsense: [] }> 
     if (line.kind === 'nonsense' || (line.kind === 'sample' && this.isJump(line.sample)))
       this.emit('nonsense')
     else if (line.kind === 'sample') this.take(line.sample)
+    else if (line.kind === 'values') this.hear(line.values)
   }
 
   private take(sample: Sample): void {
     this.heard_ms = Date.now()
     if (!this.latest || sample.at_ms > this.latest.at_ms) this.latest = sample
+    const { gauge_Pa, temp_K } = this.latest
+    this.values = { ...this.values, gauge_Pa, ...(temp_K === undefined ? {} : { temp_K }) }
     this.replay?.saw(sample.at_ms)
     this.emit('sample', sample)
+  }
+
+  private hear(values: Partial<Record<Channel, number>>): void {
+    this.heard_ms = Date.now()
+    this.values = { ...this.values, ...values }
   }
 
   private isJump({ at_ms }: Sample): boolean {

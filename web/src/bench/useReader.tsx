@@ -26,7 +26,7 @@ const isPressureGauge = ({ kind, retired }: Instrument): boolean =>
 /** Which gauge is chosen, and what is typed of it. */
 function useChosen() {
   const { solution } = useJob()
-  const gauges = useGauges({ when: true }).data ?? []
+  const gauges = (useGauges({ when: true }).data ?? []).filter(({ streams }) => streams)
   const listed = (useInstruments().data ?? []).filter(isPressureGauge)
   const [chosen, setChosen] = useState<string>()
   const [liveIs, setLiveIs] = useState(unlisted)

@@ -1,8 +1,26 @@
-import type { Given, JudgedHandTest, Parsed, RecordBody, HandTest, UnitSet } from '@hestian/core'
-import { atOf, foundOf, inWords, madeOnNow, parseAsk, unanswered } from '@hestian/core'
+import type {
+  Ask,
+  Given,
+  JudgedHandTest,
+  Parsed,
+  RecordBody,
+  HandTest,
+  Instrument,
+  UnitSet,
+} from '@hestian/core'
+import {
+  atOf,
+  calibrationSays,
+  foundOf,
+  inWords,
+  madeOnNow,
+  parseAsk,
+  unanswered,
+} from '@hestian/core'
 import { useState } from 'react'
-import { Checkbox, FieldError, Input, Label, Text, TextField } from 'react-aria-components'
+import { Checkbox } from 'react-aria-components'
 import styled from 'styled-components'
+import { useGauges, useInstruments } from '../api/queries'
 import { useJob } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
@@ -10,7 +28,9 @@ import { Choice } from '../ui/fields'
 import { DoneForm } from '../ui/DoneRow'
 import { Mark } from '../ui/icons'
 import { phone } from '../ui/phone'
+import { FigureField, TypedField } from './FigureField'
 import { FoundView } from './FoundView'
+import { SimulatedSite } from './SimulatedSite'
 
 type Texts = Readonly<Record<string, string>>
 
@@ -33,6 +53,7 @@ export function HandTestForm({
 }) {
   const { solution, record, show } = useJob()
   const { document, practice } = solution
+  const gauges = useGauges({ when: true }).data ?? []
   const [texts, setTexts] = useTexts(`by-hand:${kind.id}:${target.id}`)
   const [confirmed, setConfirmed] = useState<readonly string[]>([])
   const appliance = document.appliances.find(({ id }) => id === target.id)
@@ -70,6 +91,7 @@ export function HandTestForm({
         if (!waits) send()
       }}
     >
+      <SimulatedSite kind={kind} gauges={gauges} />
       <Fields>
         {kind.asks.map((ask) => {
           const given = {
@@ -80,22 +102,31 @@ export function HandTestForm({
           return 'choices' in ask ? (
             <SeenField key={ask.key} label={label} choices={ask.choices} {...given} />
           ) : (
-            <AskField
+            <FigureField
               key={ask.key}
+              ask={ask}
               label={`${label}, ${show.unit(ask.measure)}`}
               hint={ask.optional}
               parsed={parsed.get(ask.key)}
+              gauges={gauges}
+              startedAt={texts[clockOf(ask)] ?? ''}
+              onStart={(at) => setTexts({ ...texts, [clockOf(ask)]: at })}
+              onStop={(text) => setTexts({ ...texts, [ask.key]: text, [clockOf(ask)]: '' })}
+              onTake={(text, from) =>
+                setTexts({ ...texts, [ask.key]: text, instrument: texts.instrument || from })
+              }
               {...given}
             />
           )
         })}
-        <AskField
+        <TypedField
           label="Instrument and its number"
           hint="It stands on the paper."
           text={texts.instrument ?? ''}
           parsed={undefined}
           onText={(text) => setTexts({ ...texts, instrument: text })}
         />
+        <ListedGauge onChoose={(text) => setTexts({ ...texts, instrument: text })} />
       </Fields>
       {kind.confirms.map(({ id, says }) => (
         <Confirm
@@ -147,6 +178,29 @@ function waitsFor(
   return left === 1 ? 'one thing to confirm' : `${left} things to confirm`
 }
 
+/** A gauge of the firm: its number and how its calibration stands today go with the reading. */
+function ListedGauge({ onChoose }: { readonly onChoose: (text: string) => void }) {
+  const listed = (useInstruments().data ?? []).filter(({ retired }) => !retired)
+  if (listed.length === 0) return null
+  const said = ({ name, serial, calibratedUntil }: Instrument): string =>
+    [name, serial && `no. ${serial}`, calibrationSays(calibratedUntil, new Date().toISOString())]
+      .filter(Boolean)
+      .join(', ')
+      .slice(0, 200)
+  return (
+    <Choice
+      labelled
+      label="or one of the firm’s"
+      value={null}
+      options={listed.map((one) => ({ id: said(one), text: said(one) }))}
+      onChoose={onChoose}
+    />
+  )
+}
+
+/** Where the start of an ask's clock is kept, beside what is typed. */
+const clockOf = ({ key }: Ask): string => `clock:${key}`
+
 /** What is seen, one of several. */
 function SeenField({
   label,
@@ -168,44 +222,6 @@ function SeenField({
       onChoose={onText}
     />
   )
-}
-
-function AskField({
-  label,
-  hint,
-  text,
-  parsed,
-  onText,
-}: {
-  readonly label: string
-  readonly hint: string | undefined
-  readonly text: string
-  readonly parsed: Parsed | undefined
-  readonly onText: (text: string) => void
-}) {
-  const error =
-    parsed?.outcome === 'refused' || parsed?.outcome === 'ambiguous' ? parsed.says : undefined
-  return (
-    <TextField
-      value={text}
-      onChange={onText}
-      isInvalid={error !== undefined}
-      validationBehavior="aria"
-      maxLength={200}
-    >
-      <Label>{label}</Label>
-      <Input autoComplete="off" />
-      {error === undefined && <Text slot="description">{described(parsed, hint)}</Text>}
-      <FieldError>{error}</FieldError>
-    </TextField>
-  )
-}
-
-function described(parsed: Parsed | undefined, hint: string | undefined): string {
-  if (parsed?.outcome === 'understood')
-    return `Understood: ${parsed.echo}${parsed.question ? '. Unusual: is the unit right?' : ''}`
-  // A line that is there before its text is, so that nothing moves while one types.
-  return hint ? `May be left out. ${hint}` : '\u00a0'
 }
 
 const Confirm = styled(Checkbox)`

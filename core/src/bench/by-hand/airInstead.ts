@@ -24,9 +24,9 @@ export const airInstead: HandTest = {
   standsInFor: ['water-test-metal', 'water-test-plastic'],
   asks: [
     { key: 'volume_m3', label: 'What the pipes hold', measure: 'volume' },
-    { key: 'start_Pa', label: 'Gauge at the start', measure: 'gas-pressure' },
-    { key: 'end_Pa', label: 'Gauge at the end', measure: 'gas-pressure' },
-    { key: 'held_s', label: 'Held for', measure: 'duration' },
+    { key: 'start_Pa', label: 'Gauge at the start', measure: 'gas-pressure', live: 'gauge_Pa' },
+    { key: 'end_Pa', label: 'Gauge at the end', measure: 'gas-pressure', live: 'gauge_Pa' },
+    { key: 'held_s', label: 'Held for', measure: 'duration', clock: () => held_s },
   ],
   confirms: [
     {

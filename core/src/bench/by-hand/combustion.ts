@@ -168,14 +168,27 @@ const combustionAt = (id: string, rate: string): HandTest => ({
   why: 'Case on, steady for ten minutes, by an analyser that was zeroed in fresh air outdoors. CO kills: where the limit is passed it is off, and somebody opens the windows.',
   at: 'each-flue',
   asks: [
-    { key: 'o2', label: 'Oxygen', measure: 'ratio', optional: 'CO2 will do instead.' },
-    { key: 'co2', label: 'CO2', measure: 'ratio', optional: 'Oxygen will do instead.' },
-    { key: 'co', label: 'CO', measure: 'co-share' },
-    { key: 'flue_K', label: '{Flue} gas', measure: 'temperature', optional: 'For the efficiency.' },
+    { key: 'o2', label: 'Oxygen', measure: 'ratio', live: 'o2', optional: 'CO2 will do instead.' },
+    {
+      key: 'co2',
+      label: 'CO2',
+      measure: 'ratio',
+      live: 'co2',
+      optional: 'Oxygen will do instead.',
+    },
+    { key: 'co', label: 'CO', measure: 'co-share', live: 'co' },
+    {
+      key: 'flue_K',
+      label: '{Flue} gas',
+      measure: 'temperature',
+      live: 'flue_K',
+      optional: 'For the efficiency.',
+    },
     {
       key: 'air_K',
       label: 'Air it burns',
       measure: 'temperature',
+      live: 'air_K',
       optional: 'For the efficiency.',
     },
     {

@@ -67,9 +67,24 @@ export const gasPressure: HandTest = {
   why: 'Static, then with every burner at full load. It tells a small pipe from a weak supply: the difference is the pipe, the rest is meter and regulator.',
   at: 'each-burner',
   asks: [
-    { key: 'static_Pa', label: 'At the appliance, nothing burning', measure: 'gas-pressure' },
-    { key: 'working_Pa', label: 'At the appliance, everything burning', measure: 'gas-pressure' },
-    { key: 'meter_Pa', label: 'At the meter, everything burning', measure: 'gas-pressure' },
+    {
+      key: 'static_Pa',
+      label: 'At the appliance, nothing burning',
+      measure: 'gas-pressure',
+      live: 'gauge_Pa',
+    },
+    {
+      key: 'working_Pa',
+      label: 'At the appliance, everything burning',
+      measure: 'gas-pressure',
+      live: 'gauge_Pa',
+    },
+    {
+      key: 'meter_Pa',
+      label: 'At the meter, everything burning',
+      measure: 'gas-pressure',
+      live: 'gauge_Pa',
+    },
   ],
   confirms: [
     { id: 'zeroed', says: 'The gauge was zeroed and its hose proved' },

@@ -26,7 +26,7 @@ export const gasRate: HandTest = {
   at: 'each-burner',
   asks: [
     { key: 'volume_m3', label: 'Gas that went through', measure: 'small-volume' },
-    { key: 'time_s', label: 'In', measure: 'seconds' },
+    { key: 'time_s', label: 'In', measure: 'seconds', clock: () => undefined },
     {
       key: 'heat_J_m3',
       label: 'Heating value, gross',

@@ -18,9 +18,14 @@ export const letBy: HandTest = {
   at: 'once',
   applies: (practice, document) => ruleOf(practice) !== undefined && hasGas(document),
   asks: [
-    { key: 'start_Pa', label: 'Gauge at the start', measure: 'gas-pressure' },
-    { key: 'end_Pa', label: 'Gauge at the end', measure: 'gas-pressure' },
-    { key: 'held_s', label: 'Watched for', measure: 'duration' },
+    { key: 'start_Pa', label: 'Gauge at the start', measure: 'gas-pressure', live: 'gauge_Pa' },
+    { key: 'end_Pa', label: 'Gauge at the end', measure: 'gas-pressure', live: 'gauge_Pa' },
+    {
+      key: 'held_s',
+      label: 'Watched for',
+      measure: 'duration',
+      clock: (practice) => ruleOf(practice)?.test_s,
+    },
   ],
   confirms: [{ id: 'shut', says: 'The valve at the meter is shut, every burner and pilot is off' }],
   madeOn: gasPipes,

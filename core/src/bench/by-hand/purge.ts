@@ -19,7 +19,7 @@ export const purge: HandTest = {
   asks: [
     { key: 'volume_m3', label: 'Meter and pipes hold', measure: 'small-volume' },
     { key: 'purged_m3', label: 'Gas let through, by the meter', measure: 'small-volume' },
-    { key: 'time_s', label: 'In', measure: 'duration' },
+    { key: 'time_s', label: 'In', measure: 'duration', clock: () => undefined },
     { key: 'bore_m', label: 'Bore of the widest pipe', measure: 'bore' },
     {
       key: 'left_ratio',

@@ -1,3 +1,4 @@
+import type { Channel } from '../channels'
 import type { Source } from '../../answer/sources'
 import { burnsGas } from '../../job/fields'
 import { fitted } from '../../job/asked'
@@ -17,6 +18,10 @@ interface Asked {
 }
 export interface AskFigure extends Asked {
   readonly measure: Measure
+  /** What a live instrument may send for it. */
+  readonly live?: Channel
+  /** A time that Hestian's clock may keep: how long is asked, if anything is, s. */
+  readonly clock?: (practice: Practice) => number | undefined
 }
 /** One of several that is seen; its value is its place in the list. */
 export interface AskChoice extends Asked {

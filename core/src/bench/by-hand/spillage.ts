@@ -29,6 +29,7 @@ export const spillage: HandTest = {
       key: 'burning_s',
       label: 'Burning for',
       measure: 'duration',
+      clock: () => warm_s,
       optional: 'Until it is hot; not for one that is sealed.',
     },
     {

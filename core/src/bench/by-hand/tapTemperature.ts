@@ -15,9 +15,14 @@ export const tapTemperature: HandTest = {
   at: 'once',
   applies: (_practice, { hotWater }) => hotWater !== null,
   asks: [
-    { key: 'washing_K', label: 'Hottest where people wash', measure: 'temperature' },
-    { key: 'far_K', label: 'Farthest hot tap, steady', measure: 'temperature' },
-    { key: 'far_s', label: 'Warm there after', measure: 'seconds' },
+    {
+      key: 'washing_K',
+      label: 'Hottest where people wash',
+      measure: 'temperature',
+      live: 'temp_K',
+    },
+    { key: 'far_K', label: 'Farthest hot tap, steady', measure: 'temperature', live: 'temp_K' },
+    { key: 'far_s', label: 'Warm there after', measure: 'seconds', clock: () => undefined },
     {
       key: 'store_K',
       label: 'Store or heater meanwhile',

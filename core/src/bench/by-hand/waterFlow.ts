@@ -9,8 +9,8 @@ export const waterFlow: HandTest = {
   why: 'The outlet that gets least: highest, or farthest. Static with all shut, then with it wide open and what usually runs beside it, timed into a bucket.',
   at: 'once',
   asks: [
-    { key: 'static_Pa', label: 'Static', measure: 'water-pressure' },
-    { key: 'running_Pa', label: 'Running', measure: 'water-pressure' },
+    { key: 'static_Pa', label: 'Static', measure: 'water-pressure', live: 'water_Pa' },
+    { key: 'running_Pa', label: 'Running', measure: 'water-pressure', live: 'water_Pa' },
     { key: 'flow_m3_s', label: 'Flow', measure: 'water-flow' },
   ],
   confirms: [],

@@ -4,7 +4,7 @@ import type { Practice } from '../../practice/practices'
 import { durationWords } from '../../units/format'
 import type { Show } from '../../units/format'
 import { waterPipes } from './madeOn'
-import type { Figure, Given, HandTest } from './spec'
+import type { AskFigure, Figure, Given, HandTest } from './spec'
 import { cannotTell, failed, passed } from './spec'
 
 /** Fall that a gauge for water shows as none, Pa: a tenth of a bar. Common practice, no source. */
@@ -98,10 +98,15 @@ function isHidden(given: Given): boolean {
 
 const asks = [
   { key: 'working_Pa', label: 'Highest working pressure here', measure: 'water-pressure' },
-  { key: 'start_Pa', label: 'Gauge at the start', measure: 'water-pressure' },
-  { key: 'end_Pa', label: 'Gauge at the end', measure: 'water-pressure' },
-  { key: 'held_s', label: 'Held for', measure: 'duration' },
-] as const
+  { key: 'start_Pa', label: 'Gauge at the start', measure: 'water-pressure', live: 'water_Pa' },
+  { key: 'end_Pa', label: 'Gauge at the end', measure: 'water-pressure', live: 'water_Pa' },
+  {
+    key: 'held_s',
+    label: 'Held for',
+    measure: 'duration',
+    clock: ({ waterTest }) => waterTest.metal_s,
+  },
+] as const satisfies readonly AskFigure[]
 const confirms = [
   {
     id: 'weakest',
@@ -134,9 +139,16 @@ export const waterTestMetal: HandTest = {
       key: 'startTemp_K',
       label: 'Pipe at the start',
       measure: 'temperature',
+      live: 'temp_K',
       optional: 'With the end’s it says what warmth did.',
     },
-    { key: 'endTemp_K', label: 'Pipe at the end', measure: 'temperature', optional: 'As above.' },
+    {
+      key: 'endTemp_K',
+      label: 'Pipe at the end',
+      measure: 'temperature',
+      live: 'temp_K',
+      optional: 'As above.',
+    },
     {
       key: 'volume_m3',
       label: 'Water in it',
@@ -196,11 +208,16 @@ export const waterTestPlastic: HandTest = {
   at: 'once',
   asks: [
     asks[0],
-    { key: 'start_Pa', label: 'Pumped to', measure: 'water-pressure' },
-    { key: 'pumped_s', label: 'Kept there by pumping', measure: 'duration' },
-    { key: 'half_Pa', label: 'Then let down to', measure: 'water-pressure' },
-    { key: 'end_Pa', label: 'Gauge at the end', measure: 'water-pressure' },
-    { key: 'held_s', label: 'Watched for', measure: 'duration' },
+    { key: 'start_Pa', label: 'Pumped to', measure: 'water-pressure', live: 'water_Pa' },
+    {
+      key: 'pumped_s',
+      label: 'Kept there by pumping',
+      measure: 'duration',
+      clock: () => staged.pumped_s,
+    },
+    { key: 'half_Pa', label: 'Then let down to', measure: 'water-pressure', live: 'water_Pa' },
+    { key: 'end_Pa', label: 'Gauge at the end', measure: 'water-pressure', live: 'water_Pa' },
+    { key: 'held_s', label: 'Watched for', measure: 'duration', clock: () => staged.watched_s },
   ],
   confirms,
   madeOn: waterPipes,
