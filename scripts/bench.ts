@@ -38,7 +38,7 @@ import {
 } from '@hestian/core'
 import { demoJobs } from '../demo/src/index'
 import { buildApp } from '../server/src/app/app'
-import { printLeakTally } from './leakTally'
+import { printLeakTally, printWaterTally } from './leakTally'
 import { pageFigures } from './pageFigures'
 import { gasSheetIn } from './peers/gasSheet'
 import { waterEngine } from './peers/waterEngine'
@@ -470,4 +470,5 @@ const crowded = await manyGauges(1, 12).run(1)
 console.log(`one gauge at 10 Hz, records and ten packs: ${crowded.beside}`)
 
 printLeakTally()
+printWaterTally()
 await pageFigures()

@@ -11,6 +11,8 @@ import { handTestsSpec } from './sheet'
 import type { Found, Given } from './spec'
 import { atOf } from './spec'
 import { parseAsk } from './typed'
+import { waterRuns } from './waterRuns.testing'
+import { byTheFigures } from './waterTest'
 
 const known = (value: number) => ({ value, basis: 'read' as const, from: 'plate' })
 /** A boiler of 30 kW gross, from 17 to 25 mbar at its inlet. */
@@ -571,5 +573,28 @@ test.each([
   expect(parseAsk(smoke, text, practices['uk-ireland'].units)).toMatchObject({ si })
   expect(parseAsk(smoke, 'something else', practices['uk-ireland'].units)).toMatchObject({
     outcome: 'refused',
+  })
+})
+
+// The table, 2,000 runs a row, is printed by `npm run bench`.
+describe('metal pipe by the figures, over many runs', () => {
+  const tally = (leak: 'none' | 'above', step_Pa: number) =>
+    waterRuns({ seed: 5, runs: 600, practice: 'uk-ireland', step_Pa, leak })
+  test.each([1e3, 1e4])(
+    'read to %d Pa a leak is not told as none, nor a tight pipe as a leak',
+    (step_Pa) => {
+      expect(tally('above', step_Pa).passed / 600).toBeLessThanOrEqual(0.002)
+      expect(tally('none', step_Pa).failed).toBe(0)
+      expect(tally('none', step_Pa).passed).toBeGreaterThan(60)
+      expect(tally('above', step_Pa).failed).toBeGreaterThan(120)
+    },
+  )
+  test('without a temperature they mostly cannot tell', () =>
+    expect(byTheFigures({ start_Pa: 1e6, end_Pa: 9.9e5 })).toBe('cannot-tell'))
+  test('a fall that no warmth explains is a leak, read or not', () => {
+    expect(byTheFigures({ start_Pa: 1e6, end_Pa: 5e5 })).toBe('failed')
+    expect(
+      byTheFigures({ start_Pa: 1e6, end_Pa: 9.5e5, startTemp_K: 288.15, endTemp_K: 288.15 }),
+    ).toBe('failed')
   })
 })

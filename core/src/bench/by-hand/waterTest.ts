@@ -36,11 +36,42 @@ const warmth_Pa = ({ startTemp_K, endTemp_K }: Given): number | undefined =>
     ? undefined
     : perKelvin_Pa(startTemp_K) * (endTemp_K - startTemp_K)
 
+/** What two readings of a gauge for water may be apart by reading alone, Pa. */
+const readTo_Pa = perceptible_Pa / 2
+/** A probe on the outside sees a third of what the water does: twice the seen change stays unseen, and never less than this, K. Assumed. */
+const unseen = { times: 2, least_K: 0.05, unread_K: 0.5 } as const
+
+/** How far the fall may be from what the gauge shows, Pa: how it is read, and warmth that nobody saw. */
+function doubt_Pa({ startTemp_K, endTemp_K }: Given): number {
+  const isRead = startTemp_K !== undefined && endTemp_K !== undefined
+  const unseen_K = isRead
+    ? Math.max(unseen.times * Math.abs(endTemp_K - startTemp_K), unseen.least_K)
+    : unseen.unread_K
+  return readTo_Pa + perKelvin_Pa(startTemp_K ?? usualTemp_K) * unseen_K
+}
+
+/**
+ * The second statement, beside that of the rule: whether the fall that temperature does not explain can be told from none. It mostly
+ * cannot; what would tell is the pipe's temperature, and time.
+ */
+export function byTheFigures(given: Given): 'passed' | 'failed' | 'cannot-tell' {
+  const { start_Pa = 0, end_Pa = 0 } = given
+  const fall_Pa = start_Pa + (warmth_Pa(given) ?? 0) - end_Pa
+  const doubt = doubt_Pa(given)
+  if (fall_Pa - doubt > perceptible_Pa) return 'failed'
+  return fall_Pa + doubt <= perceptible_Pa + readTo_Pa / 2 ? 'passed' : 'cannot-tell'
+}
+const figuresWords = { passed: 'no leak', failed: 'a leak', 'cannot-tell': 'cannot tell' } as const
+
 /** What the figures say beside the rule: what a change of temperature did, what a leak would be. */
 function metalFigures(given: Given, show: Show): readonly Figure[] {
   const { start_Pa = 0, end_Pa = 0, startTemp_K = usualTemp_K } = given
   const warm_Pa = warmth_Pa(given)
   return [
+    {
+      label: 'By the figures',
+      told: `${figuresWords[byTheFigures(given)]}, to ${p(show)(doubt_Pa(given))}`,
+    },
     { label: 'Fell', told: p(show)(start_Pa - end_Pa) },
     {
       label: `${show(0.1, 'temperature-difference', 1)} is worth`,

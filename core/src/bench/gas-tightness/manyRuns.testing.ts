@@ -1,4 +1,7 @@
 import type { PracticeName } from '../../practice/practiceNames'
+import type { Source } from '../../answer/sources'
+import { permittedFall_Pa } from '../../methods/test/testRules'
+import { leakRate_m3_s } from '../../methods/test/trappedGas'
 import { practices } from '../../practice/practices'
 import { testGauge_Pa } from './plan'
 import { judgeTightness } from './gasTightness'
@@ -14,8 +17,46 @@ export interface Tally {
   readonly cleared: number
 }
 
-export const stagesOfTest = ['natural gas', 'propane', 'elevated'] as const
-export type StageOfTest = (typeof stagesOfTest)[number]
+export type StageOfTest = 'natural gas' | 'propane' | 'elevated' | 'strength' | 'existing'
+
+/** What a practice tests gas pipe for, each with a rule of its own. */
+export const stagesOfTest = (name: PracticeName): readonly StageOfTest[] => {
+  const { strength, existing } = practices[name].tightness
+  return [
+    ...(['natural gas', 'propane', 'elevated'] as const),
+    ...(strength ? (['strength'] as const) : []),
+    ...(existing ? (['existing'] as const) : []),
+  ]
+}
+
+interface Pipe {
+  readonly volume_m3: number
+  readonly resolution_Pa: number
+}
+const working_Pa = 2000
+const atmosphere_Pa = 101325
+
+/** A rule that permits a fall, as the leak that falls so far in its time. */
+const byFall = (
+  { volume_m3, resolution_Pa }: Pipe,
+  fall_Pa: number,
+  rule: { readonly stabilise_s: number; readonly test_s: number; readonly source: Source },
+  gauge_Pa: number,
+): TightnessPlan => ({
+  testGauge_Pa: gauge_Pa,
+  stabilise_s: rule.stabilise_s,
+  test_s: rule.test_s,
+  volume_m3,
+  atmosphere_Pa,
+  permittedLeak_m3_s: leakRate_m3_s({ volume_m3, fall_Pa, duration_s: rule.test_s, atmosphere_Pa }),
+  permittedLeakSource: rule.source,
+  perceptible_Pa: fall_Pa,
+  gauge: { kind: 'digital', resolution_Pa },
+  methodSource: rule.source,
+})
+
+/** What a meter of an older house may show with its appliances on, Pa: `test.permitted-fall` of the shared reference. */
+const olderFall_Pa = permittedFall_Pa('diaphragm-meter-U6-G4', 0.028) ?? 0
 
 /** The plan of a stage of a practice, for a pipe of this volume and a gauge of this step. */
 export function planOf(
@@ -25,17 +66,27 @@ export function planOf(
   resolution_Pa: number,
 ): TightnessPlan {
   const { tightness } = practices[name]
-  const { source, ...rest } = {
-    'natural gas': tightness,
-    propane: tightness.propane,
-    elevated: tightness.elevated,
-  }[stage]
+  const { strength, existing } = tightness
+  const pipe = { volume_m3, resolution_Pa }
+  if (stage === 'strength' && strength) {
+    const gauge_Pa = Math.max(strength.least_Pa, strength.factor * working_Pa)
+    return byFall(
+      pipe,
+      Math.max(strength.fallRatio * gauge_Pa, strength.perceptible_Pa),
+      strength,
+      gauge_Pa,
+    )
+  }
+  if (stage === 'existing' && existing)
+    return byFall(pipe, olderFall_Pa, existing, existing.gauge_Pa)
+  const staged = { elevated: tightness.elevated, propane: tightness.propane } as const
+  const { source, ...rest } = staged[stage as keyof typeof staged] ?? tightness
   return {
-    testGauge_Pa: testGauge_Pa(rest.pressure, stage === 'elevated' ? 14000 : 2000),
+    testGauge_Pa: testGauge_Pa(rest.pressure, stage === 'elevated' ? 14000 : working_Pa),
     stabilise_s: rest.stabilise_s,
     test_s: rest.test_s,
     volume_m3,
-    atmosphere_Pa: 101325,
+    atmosphere_Pa,
     permittedLeak_m3_s: rest.permittedLeak_m3_s,
     permittedLeakSource: source,
     perceptible_Pa: rest.perceptible_Pa,

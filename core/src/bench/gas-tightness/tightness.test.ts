@@ -373,6 +373,19 @@ describe('over many runs', () => {
     expect(tally('above', resolution_Pa).cleared).toBe(0)
     expect(tally('none', resolution_Pa).figures.failed).toBe(0)
   })
+  test.each(['strength', 'existing'] as const)(
+    'of %s: no leak is cleared, no tight pipe failed',
+    (stage) => {
+      const of = (leak: 'none' | 'above') =>
+        manyRuns({
+          ...{ seed: 11, runs: 100, practice: 'uk-ireland', stage, resolution_Pa: 10 },
+          leak,
+        })
+      expect(of('above').figures.passed).toBe(0)
+      expect(of('none').figures.failed).toBe(0)
+      expect(of('none').cleared).toBeGreaterThan(60)
+    },
+  )
   test('a finer gauge gives no fewer right verdicts', () => {
     const right = [1, 10, 100].map((step) => tally('none', step).figures.passed)
     expect(right[0]).toBeGreaterThanOrEqual(right[1] ?? 0)
