@@ -3,7 +3,7 @@ import { createServer, type Server, type Socket } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { JobFile, JobState, Person } from '@hestian/core'
-import { blankDocument } from '@hestian/core'
+import { blankDocument, judge, solve } from '@hestian/core'
 import { sha256Of } from '../jobs/canonical'
 import { demoJobs } from '../../../demo/src/index'
 import type { App } from './app'
@@ -421,8 +421,8 @@ describe('a streamed tightness test', () => {
     }
     throw new Error('never happened')
   }
-  const begin = async (testId: string, by = 'lead') =>
-    send('POST', '/jobs/kestrel-weir/tests', {
+  const begin = async (testId: string, by = 'lead', jobId = 'kestrel-weir') =>
+    send('POST', `/jobs/${jobId}/tests`, {
       ...act(by),
       testId,
       how: { reading: 'streamed', gaugeId: 'g' },
@@ -476,6 +476,65 @@ describe('a streamed tightness test', () => {
       ),
     ).toBe(true)
   }, 30_000)
+
+  test('a gauge reads one test at a time, whichever job it is of', async () => {
+    await load('kestrel-weir')
+    await send('POST', '/jobs/kestrel-weir/duplicate', { id: 'twin', name: 'Twin', by: 'lead' })
+    await live()
+    expect((await begin('test-first')).status).toBe(201)
+    expect(await begin('test-other', 'lead', 'twin')).toMatchObject({
+      status: 409,
+      body: { code: 'gauge-busy', says: expect.stringContaining('another gauge') },
+    })
+    await send('POST', '/jobs/kestrel-weir/tests/test-first/end', act())
+    expect((await begin('test-other', 'lead', 'twin')).status).toBe(201)
+  })
+
+  test('two stages are tested beside each other, one pipe never twice', async () => {
+    const file = demoJobs()['juniper-ridge'] as JobFile
+    const read = (value: number) => ({ value, basis: 'read' as const, from: 'Marked on it' })
+    const { survey, gas } = file.document
+    const [first, ...rest] = gas.segments
+    if (!first) throw new Error('no pipe')
+    // Ten psi in the ground and a second regulator at the house.
+    const feed = {
+      ...{ ...first, id: 'feed', name: 'Containers to house' },
+      regulator: {
+        ...{ outGauge_Pa: read(2740), drop_Pa: read(300), most_m3_s: read(0.01) },
+        vent: 'outside' as const,
+      },
+    }
+    const document = {
+      ...file.document,
+      survey: { ...survey, gasWorkingGauge_Pa: read(68947.57) },
+      gas: { ...gas, segments: [feed, { ...first, from: 'feed' }, ...rest] },
+    }
+    expect((await send('POST', '/import', { ...file, document })).status).toBe(201)
+    const { records } = file
+    const { gasTests } = judge(solve(document), { entries: records, samples: {} })
+    const stages = gasTests.filter(({ id }) => id.startsWith('tightness'))
+    expect(stages.length).toBeGreaterThan(1)
+    const beginStage = (i: number, testId: string) => {
+      const { id, test } = stages[i] ?? stages[0] ?? { id: '', test: undefined }
+      const { preparations = [], confirms = [] } = test ?? {}
+      return send('POST', '/jobs/juniper-ridge/tests', {
+        ...act(),
+        testId,
+        test: id,
+        how: {
+          ...{ reading: 'typed', kind: 'digital', resolution_Pa: 1, instrument: '', from_ms: 0 },
+        },
+        prepared: [...preparations, ...confirms].map((one) => one.id),
+        off: [],
+      })
+    }
+    expect(await beginStage(0, 'test-low')).toMatchObject({ status: 201 })
+    expect(await beginStage(1, 'test-high')).toMatchObject({ status: 201 })
+    expect(await beginStage(0, 'test-again')).toMatchObject({
+      status: 409,
+      body: { code: 'test-running', says: expect.stringContaining('on this pipe already') },
+    })
+  })
 
   test('cannot begin unprepared, and cannot be typed into', async () => {
     await load('kestrel-weir')

@@ -218,6 +218,7 @@ const elsewhere: Partial<Record<RefusalCode, string>> = {
   frozen: 'app/app.test.ts',
   'test-running': 'app/app.test.ts',
   'gauge-silent': 'app/refusals.test.ts',
+  'gauge-busy': 'app/app.test.ts',
   'disk-full': 'db/storage.test.ts',
   'storage-failed': 'app/refusals.test.ts',
   'took-too-long': 'workers/pool.test.ts',

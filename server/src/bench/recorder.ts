@@ -93,6 +93,11 @@ export class TestRecorder {
     gauge.replayFrom(last_ms)
   }
 
+  /** Whether a gauge stands on a pipe whose test is under way: it reads no other meanwhile. */
+  isReading(gaugeId: string): boolean {
+    return [...this.running.values()].some(({ gauge }) => gauge.address.id === gaugeId)
+  }
+
   /** The test settles anew from an instant of the gauge's clock. */
   toppedUp(testId: string, settleFrom_ms: number): void {
     const running = this.running.get(testId)

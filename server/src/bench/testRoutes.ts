@@ -99,6 +99,11 @@ export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
           ...(await listedOf(body.how, instruments)),
         }
         const begun = begunOf(body, job, instrument, clock.now())
+        if (body.how.reading === 'streamed' && recorder.isReading(body.how.gaugeId))
+          throw new Refusal(
+            'gauge-busy',
+            'This gauge reads a test that is under way. End that one, or read this with another gauge.',
+          )
         const off = body.off.map((item): RecordBody => ({
           kind: 'off',
           name: item.name,
@@ -285,6 +290,21 @@ function instrumentOf(how: BeginTest['how'], gauges: readonly GaugeLink[]): Inst
   }
 }
 
+/** The test that is under way on a pipe of another; one that is not told apart any more may stand on any. */
+function runningOn(
+  { tests, gasTests }: JudgedJob['judgement'],
+  { pipes }: GasTest,
+): string | undefined {
+  const shares = (other: GasTest['pipes']): boolean =>
+    pipes === 'all' || other === 'all' || pipes.some((id) => other.includes(id))
+  const running = tests.find((one) => {
+    if (one.ended) return false
+    const known = gasTests.find(({ last }) => last === one)
+    return !known || shares(known.test.pipes)
+  })
+  return running && (running.begun.name ?? 'gas tightness')
+}
+
 /** The record that begins a test, where the job lets it begin. */
 function begunOf(
   { testId, test: asked, prepared }: BeginTest,
@@ -292,11 +312,15 @@ function begunOf(
   { gauge, ...instrument }: Instrument,
   now: string,
 ): RecordBody {
-  if (judgement.tests.some((test) => !test.ended))
-    throw new Refusal('test-running', 'A test is already running on this job. End it first.')
   if (judgement.tests.some((test) => test.testId === testId))
     throw new Refusal('test-over', 'A test of this id has ended. Begin another one.')
   const test = testAsked(judgement, asked, now)
+  const running = runningOn(judgement, test)
+  if (running !== undefined)
+    throw new Refusal(
+      'test-running',
+      `A test is running on this pipe already: ${running}. End it first; other pipe may be tested meanwhile.`,
+    )
   const unprepared = [
     ...test.preparations.filter(({ id }) => !prepared.includes(id)).map(({ name }) => name),
     ...test.confirms.filter(({ id }) => !prepared.includes(id)).map(({ says }) => says),

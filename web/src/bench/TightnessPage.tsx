@@ -20,8 +20,8 @@ export function TightnessPage() {
   const [again, setAgain] = useState<string>()
   const sheet = solution.tightness
   const { tests, gasTests } = judgement
-  const running = tests.findLast((test) => !test.ended)
   const shown = shownTest(gasTests, tests, chosen)
+  const running = runningTest(tests, gasTests, shown)
   const last = running ?? shown?.last
   // A test that begins or ends puts another page here: its answer is at the top.
   useEffect(() => {
@@ -36,10 +36,18 @@ export function TightnessPage() {
         <CheckSheet sheet="tightness" />
       </SheetPage>
     )
+  const choose = (id: string) => {
+    setChosen(id)
+    document.getElementById('sheet')?.scrollTo(0, 0)
+  }
+  const others: ReactNode = gasTests.length > 1 && (
+    <GasTestList tests={gasTests} shown={shown?.id ?? ''} onShow={choose} />
+  )
   if (running)
     return (
       <SheetPage sheet="tightness" findings={[]} margin={<TestLog test={running} />}>
-        <RunningTest test={running} />
+        <RunningTest test={running} key={running.testId} />
+        {others}
         <PastTests tests={tests.filter((test) => test !== running)} />
       </SheetPage>
     )
@@ -55,13 +63,6 @@ export function TightnessPage() {
         <PastTests tests={tests} />
       </SheetPage>
     )
-  const choose = (id: string) => {
-    setChosen(id)
-    document.getElementById('sheet')?.scrollTo(0, 0)
-  }
-  const others: ReactNode = gasTests.length > 1 && (
-    <GasTestList tests={gasTests} shown={shown.id} onShow={choose} />
-  )
   const next = gasTests.find(
     ({ id, asked, state }) => id !== shown.id && asked && state !== 'passed',
   )
@@ -90,6 +91,16 @@ export function TightnessPage() {
   )
 }
 
+/** A test that is under way: of what is shown, or one that stands for nothing on this job any more and must not be lost from sight. */
+function runningTest(
+  tests: readonly JudgedTest[],
+  gasTests: readonly JudgedGasTest[],
+  shown: JudgedGasTest | undefined,
+): JudgedTest | undefined {
+  if (shown?.last && !shown.last.ended) return shown.last
+  return tests.findLast((test) => !test.ended && !gasTests.some(({ last }) => last === test))
+}
+
 /** The test that was chosen; else what was tested last, else the first that is asked. */
 function shownTest(
   gasTests: readonly JudgedGasTest[],
@@ -98,6 +109,8 @@ function shownTest(
 ): JudgedGasTest | undefined {
   const byId = gasTests.find(({ id }) => id === chosen)
   if (byId) return byId
+  const running = gasTests.findLast(({ last }) => last && !last.ended)
+  if (running) return running
   const latest = gasTests.find(({ last }) => last && last === tests.at(-1))
   return latest ?? gasTests.find(({ asked, state }) => asked && state !== 'passed') ?? gasTests[0]
 }

@@ -59,7 +59,7 @@ export function byTheFigures(given: Given): 'passed' | 'failed' | 'cannot-tell' 
   const fall_Pa = start_Pa + (warmth_Pa(given) ?? 0) - end_Pa
   const doubt = doubt_Pa(given)
   if (fall_Pa - doubt > perceptible_Pa) return 'failed'
-  return fall_Pa + doubt <= perceptible_Pa + readTo_Pa / 2 ? 'passed' : 'cannot-tell'
+  return fall_Pa + doubt <= perceptible_Pa ? 'passed' : 'cannot-tell'
 }
 const figuresWords = { passed: 'no leak', failed: 'a leak', 'cannot-tell': 'cannot tell' } as const
 
