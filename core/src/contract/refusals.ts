@@ -23,7 +23,10 @@ export const refusals = {
   'guard-open': { status: 409, means: 'A guard of the step does not hold yet.' },
   'ticket-missing': { status: 403, means: 'The person does not hold the ticket that this needs.' },
   'reading-missing': { status: 400, means: 'The step needs a reading.' },
-  'test-running': { status: 409, means: 'A test is already running on this pipe, or has not ended yet.' },
+  'test-running': {
+    status: 409,
+    means: 'A test is already running on this pipe, or has not ended yet.',
+  },
   'test-over': { status: 409, means: 'The test has ended; its samples are closed.' },
   'gauge-busy': { status: 409, means: 'The gauge reads another test that is under way.' },
   'gauge-silent': { status: 409, means: 'The gauge is not sending readings.' },

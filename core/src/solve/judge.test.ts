@@ -237,6 +237,30 @@ test('a leak made safe is mended by a gas test that passes after it, never by on
   tight()
   expect(open()).not.toContain('made-safe-not-mended')
 })
+test('what a test took off is back before the step it was named for', () => {
+  const site = new Site(house())
+  site.tightness(0)
+  site.until('power-on')
+  const off = site.add({
+    ...{ kind: 'off', name: 'Relief valves', state: 'disconnected', where: 'Boiler' },
+    ...{ because: 'hydrostatic test', backBefore: 'power-on' },
+  })
+  const open = () => {
+    const now = site.now()
+    return now?.progress.state === 'now'
+      ? now.progress.openGuards.map(({ guard }) => guard.text)
+      : []
+  }
+  expect(open()).toContain('Back in place: Relief valves')
+  site.take(
+    putBack(
+      site.judge(),
+      site.judge().off.find(({ body }) => body.name === 'Relief valves')?.id ?? '',
+    ),
+  )
+  expect(open()).not.toContain('Back in place: Relief valves')
+  expect(off).toBeDefined()
+})
 test('what a leak put out is lit again only when the leak is mended and the gas is back', () => {
   const site = new Site(house())
   const off = (state: 'shut' | 'unlit', name: string) =>

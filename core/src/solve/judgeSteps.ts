@@ -41,6 +41,12 @@ export function withinLimits(reading: StepReading, si: number): boolean | undefi
   )
 }
 
+/** What a test took off or shut and named this step for: it is back before the step is signed. */
+const leftByTests = ({ id }: Step, off: readonly OffItem[]): readonly Guard[] =>
+  off
+    .filter(({ body }) => body.stepId === undefined && body.backBefore === id)
+    .map((item) => ({ kind: 'put-back', offKey: item.id, text: `Back in place: ${item.body.name}` }))
+
 const confirmation = 'guard:'
 
 export function judgeSteps(
@@ -71,12 +77,12 @@ export function judgeSteps(
         },
       }
     }
-    const guards = step.guards.map((guard): GuardState => {
+    const guards = [...leftByTests(step, off), ...step.guards].map((guard): GuardState => {
       if (guard.kind === 'gas-tight') return { guard, holds: gasTight }
       if (guard.kind === 'put-back')
         return {
           guard,
-          holds: !off.some((item) => item.body.stepId && offKeyOf(item) === guard.offKey),
+          holds: !off.some((item) => offKeyOf(item) === guard.offKey),
         }
       const seen = confirmed(`${step.id}/${guard.id}`).at(-1)
       return { guard, holds: seen !== undefined, ...(seen ? { at: seen.at } : {}) }

@@ -15,9 +15,9 @@ export function stillOff(entries: readonly JobRecord[]): readonly OffItem[] {
     .filter((record) => !restored.has(record.id))
     .map(({ id, body, at, by }) => ({ id, body, at, by }))
 }
-/** Off items that a step leaves carry `step#key` in their step id. */
-export const offKeyOf = (item: Pick<OffItem, 'body'>): string | undefined =>
-  item.body.stepId?.split('#')[1]
+/** What a step waits for an item by: off items that a step leaves carry `step#key` in their step id; what a test left off goes by itself. */
+export const offKeyOf = ({ id, body }: Pick<OffItem, 'id' | 'body'>): string | undefined =>
+  body.stepId?.split('#')[1] ?? (body.backBefore === undefined ? undefined : id)
 
 export const offWords = {
   shut: 'shut',

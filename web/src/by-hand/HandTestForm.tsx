@@ -80,6 +80,7 @@ export function HandTestForm({
       ...(on === undefined ? {} : { on }),
     } satisfies RecordBody
     if (record(body) === undefined) return
+    for (const off of kind.leavesOff?.(at) ?? []) record(off)
     setTexts({})
     onDone()
   }

@@ -598,3 +598,43 @@ describe('metal pipe by the figures, over many runs', () => {
     ).toBe('failed')
   })
 })
+
+describe('a boiler under water by its maker’s instruction', () => {
+  const good = { plate_Pa: 6e5, start_Pa: 5.9e5, end_Pa: 5.9e5, held_s: 900 }
+  test.each([
+    ['it holds', {}, 'passed', undefined, /held for 15 min/],
+    ['more than its plate', { start_Pa: 6.1e5 }, 'failed', 'stop', /before its maker has said/],
+    ['more at the end than its plate', { end_Pa: 6.2e5 }, 'failed', 'stop', /before its maker/],
+    ['it fell', { end_Pa: 5.5e5 }, 'failed', 'fix', /It fell/],
+    ['too short', { held_s: 300 }, 'cannot-tell', undefined, /is the least/],
+  ])('%s', (_, change, outcome, severity, says) => {
+    const said = found('hydrostatic', { ...good, ...change })
+    expect(said).toMatchObject({ outcome, ...(severity ? { severity } : {}) })
+    expect(said.says).toMatch(says)
+  })
+  test('is offered only where the instruction is on file, and nothing waits for it', () => {
+    const at = (installation: JobDocument['appliances'][number]['papers']['installation']) => {
+      const job = house()
+      const appliances = job.appliances.map((one) => ({
+        ...one,
+        papers: { ...one.papers, installation },
+      }))
+      return judgeHandTests({ ...job, appliances }, practices['uk-ireland'], []).filter(
+        ({ kind }) => kind.id === 'hydrostatic',
+      )
+    }
+    expect(at(null)).toEqual([])
+    const [offered] = at({
+      hash: 'a'.repeat(64),
+      name: 'Field test.pdf',
+      type: 'application/pdf',
+    } as never)
+    expect(offered?.kind.offered).toBe(true)
+    const [boiler] = house().appliances
+    const off = offered?.kind.leavesOff?.(atOf(house(), practices['uk-ireland'], boiler)) ?? []
+    expect(off.map(({ name, backBefore }) => [name, backBefore])).toContainEqual([
+      'Relief valves',
+      'power-on',
+    ])
+  })
+})

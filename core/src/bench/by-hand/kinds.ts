@@ -3,6 +3,7 @@ import { burnerPressure } from './burnerPressure'
 import { combustionHigh, combustionLow } from './combustion'
 import { gasPressure } from './gasPressure'
 import { gasRate } from './gasRate'
+import { hydrostatic } from './hydrostatic'
 import { letBy } from './letBy'
 import type { HandTest } from './spec'
 import { purge } from './purge'
@@ -16,6 +17,7 @@ export const handTests: readonly HandTest[] = [
   waterTestMetal,
   waterTestPlastic,
   airInstead,
+  hydrostatic,
   letBy,
   purge,
   gasPressure,

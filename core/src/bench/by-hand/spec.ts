@@ -3,6 +3,7 @@ import type { Source } from '../../answer/sources'
 import { burnsGas } from '../../job/fields'
 import { fitted } from '../../job/asked'
 import type { Appliance, JobDocument } from '../../job/document'
+import type { BodyOf } from '../../job/records'
 import type { Practice } from '../../practice/practices'
 import type { FuelGas } from '../../methods/gas/fuel'
 import { fuelGases } from '../../methods/gas/fuel'
@@ -60,8 +61,8 @@ export interface HandTest {
   readonly name: string
   /** What it is for and how it is read, caution included. */
   readonly why: string
-  /** Read at each appliance that burns gas, at each of them but those one cooks on, or once. */
-  readonly at: 'each-burner' | 'each-flue' | 'once'
+  /** Read at each appliance that burns gas, at each of them but those one cooks on, at each that holds water and whose maker's instruction is on file, or once. */
+  readonly at: 'each-burner' | 'each-flue' | 'each-instructed' | 'once'
   /** Where only some practices make it, or only some jobs. */
   readonly applies?: (practice: Practice, document: JobDocument) => boolean
   /** Made only where it is called for: nothing waits for it. */
@@ -72,21 +73,32 @@ export interface HandTest {
   readonly judge: (given: Given, at: At, show: Show) => Found
   /** What of the job it is made on. Once that is another, what passed says nothing of it any more. */
   readonly madeOn?: (at: At) => unknown
+  /** What is off for it, and goes on the off strip with it. */
+  readonly leavesOff?: (at: At) => readonly BodyOf<'off'>[]
   /** Kinds that it stands in for, and that stay due when it passed. */
   readonly standsInFor?: readonly string[]
   readonly source: (practice: Practice) => Source
 }
+
+const holdWater: readonly Appliance['kind'][] = [
+  'boiler',
+  'storage-heater',
+  'electric-storage-heater',
+  'heat-pump-heater',
+  'indirect-cylinder',
+]
+const reads = {
+  'each-burner': ({ kind }) => burnsGas(kind),
+  'each-flue': ({ kind }) => burnsGas(kind) && kind !== 'cooktop',
+  'each-instructed': ({ kind, papers }) => holdWater.includes(kind) && papers.installation !== null,
+} as const satisfies Readonly<Record<string, (appliance: Appliance) => boolean>>
 
 /** Where a kind is read on this job. */
 export const targetsOf = (
   { at }: HandTest,
   document: JobDocument,
 ): readonly (Appliance | undefined)[] =>
-  at === 'once'
-    ? [undefined]
-    : fitted(document.appliances).filter(
-        ({ kind }) => burnsGas(kind) && !(at === 'each-flue' && kind === 'cooktop'),
-      )
+  at === 'once' ? [undefined] : fitted(document.appliances).filter(reads[at])
 
 export const atOf = (
   document: JobDocument,
