@@ -45,7 +45,11 @@ export function withinLimits(reading: StepReading, si: number): boolean | undefi
 const leftByTests = ({ id }: Step, off: readonly OffItem[]): readonly Guard[] =>
   off
     .filter(({ body }) => body.stepId === undefined && body.backBefore === id)
-    .map((item) => ({ kind: 'put-back', offKey: item.id, text: `Back in place: ${item.body.name}` }))
+    .map((item) => ({
+      kind: 'put-back',
+      offKey: item.id,
+      text: `Back in place: ${item.body.name}`,
+    }))
 
 const confirmation = 'guard:'
 

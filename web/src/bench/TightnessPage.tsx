@@ -63,30 +63,54 @@ export function TightnessPage() {
         <PastTests tests={tests} />
       </SheetPage>
     )
-  const next = gasTests.find(
-    ({ id, asked, state }) => id !== shown.id && asked && state !== 'passed',
-  )
-  if (shown.last && again !== shown.last.testId)
-    return (
-      <SheetPage sheet="tightness" findings={[]} margin={<TestLog test={shown.last} />}>
-        <TestVerdict
-          test={shown.last}
-          gasTest={shown}
-          onAgain={() => setAgain(shown.last?.testId)}
-          next={next && { name: next.name, onPress: () => choose(next.id) }}
-        />
-        {others}
-        <HoldPoints />
-        <CheckSheet sheet="tightness" />
-        <PastTests tests={tests.filter((test) => test !== shown.last)} />
-      </SheetPage>
-    )
-  return (
+  return shown.last && again !== shown.last.testId ? (
+    <Ended
+      test={shown.last}
+      shown={shown}
+      others={others}
+      onAgain={() => setAgain(shown.last?.testId)}
+      onShow={choose}
+    />
+  ) : (
     <SheetPage sheet="tightness">
       <Prepare test={shown.test} key={shown.id} before={waitsOn(shown, gasTests)} />
       {others}
       <HoldPoints />
       <PastTests tests={tests} />
+    </SheetPage>
+  )
+}
+
+/** A test that is over: its verdict, and what is next. */
+function Ended({
+  test,
+  shown,
+  others,
+  onAgain,
+  onShow,
+}: {
+  readonly test: JudgedTest
+  readonly shown: JudgedGasTest
+  readonly others: ReactNode
+  readonly onAgain: () => void
+  readonly onShow: (id: string) => void
+}) {
+  const { tests, gasTests } = useJob().judgement
+  const next = gasTests.find(
+    ({ id, asked, state }) => id !== shown.id && asked && state !== 'passed',
+  )
+  return (
+    <SheetPage sheet="tightness" findings={[]} margin={<TestLog test={test} />}>
+      <TestVerdict
+        test={test}
+        gasTest={shown}
+        onAgain={onAgain}
+        next={next && { name: next.name, onPress: () => onShow(next.id) }}
+      />
+      {others}
+      <HoldPoints />
+      <CheckSheet sheet="tightness" />
+      <PastTests tests={tests.filter((one) => one !== test)} />
     </SheetPage>
   )
 }
