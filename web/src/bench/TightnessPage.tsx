@@ -23,10 +23,7 @@ export function TightnessPage() {
   const shown = shownTest(gasTests, tests, chosen)
   const running = runningTest(tests, gasTests, shown)
   const last = running ?? shown?.last
-  // A test that begins or ends puts another page here: its answer is at the top.
-  useEffect(() => {
-    document.getElementById('sheet')?.scrollTo(0, 0)
-  }, [last?.testId, last?.ended])
+  useTopOf(last)
   if (!sheet.applies)
     return (
       <SheetPage sheet="tightness">
@@ -63,12 +60,13 @@ export function TightnessPage() {
         <PastTests tests={tests} />
       </SheetPage>
     )
-  return shown.last && again !== shown.last.testId ? (
+  const ended = shown.last && again !== shown.last.testId ? shown.last : undefined
+  return ended ? (
     <Ended
-      test={shown.last}
+      test={ended}
       shown={shown}
       others={others}
-      onAgain={() => setAgain(shown.last?.testId)}
+      onAgain={() => setAgain(ended.testId)}
       onShow={choose}
     />
   ) : (
@@ -79,6 +77,14 @@ export function TightnessPage() {
       <PastTests tests={tests} />
     </SheetPage>
   )
+}
+
+/** A test that begins or ends puts another page here: its answer is at the top. */
+function useTopOf(last: JudgedTest | undefined): void {
+  const [testId, ended] = [last?.testId, last?.ended]
+  useEffect(() => {
+    document.getElementById('sheet')?.scrollTo(0, 0)
+  }, [testId, ended])
 }
 
 /** A test that is over: its verdict, and what is next. */
