@@ -57,6 +57,15 @@ test('pipes held with water by a live logger and the clock, over a reload; what 
   await expect(wall).toContainText('passed: go on')
   await expect(page.getByText('Water logger, simulated')).toBeVisible()
   await saved(page)
+  const certificate = await page
+    .getByRole('link', { name: 'certificate (PDF)' })
+    .first()
+    .getAttribute('href')
+  const certified = await textOfPdf(
+    await (await page.request.get(certificate ?? '/nowhere')).body(),
+  )
+  for (const part of ['Metal pipes with water: passed', 'By the figures', '152.', 'gas ticket'])
+    expect(certified).toContain(part)
   const paper = await page.request.get('/api/jobs/live-water/handover.pdf')
   const text = await textOfPdf(await paper.body())
   for (const part of ['Before the wall is boarded', 'Water logger, simulated', 'Times are'])

@@ -63,6 +63,41 @@ const watchTasks = (page: Page) =>
     }).observe({ type: 'longtask' })
   })
 
+interface Traced {
+  readonly name: string
+  readonly ph: string
+  readonly tid: number
+  /** How long it lasted, and how long a core worked at it, µs. */
+  readonly dur?: number
+  readonly tdur?: number
+  readonly args?: { readonly name?: string }
+}
+
+/** For this long every task of the page is counted, s. */
+const counted_s = 20
+
+/** Every task of the page over a stretch: how many a second, and the most that a core worked at one, ms. */
+async function countTasks(session: CDPSession) {
+  const events: Traced[] = []
+  session.on('Tracing.dataCollected', ({ value }) => events.push(...(value as unknown as Traced[])))
+  await session.send('Tracing.start', {
+    transferMode: 'ReportEvents',
+    traceConfig: { includedCategories: ['toplevel', 'devtools.timeline'] },
+  })
+  await pause(counted_s * 1000)
+  const complete = new Promise((resolve) => session.once('Tracing.tracingComplete', resolve))
+  await session.send('Tracing.end')
+  await complete
+  const main = events.find(
+    ({ name, args }) => name === 'thread_name' && args?.name === 'CrRendererMain',
+  )?.tid
+  const tasks = events.filter(
+    ({ name, ph, tid }) => name === 'ThreadControllerImpl::RunTask' && ph === 'X' && tid === main,
+  )
+  const worked = tasks.map(({ tdur = 0 }) => tdur / 1000)
+  return { perSecond: tasks.length / counted_s, mostWorked_ms: Math.max(0, ...worked) }
+}
+
 async function samplesLost(server: RunningServer, sent: readonly number[]) {
   let lost = 0
   let stored = 0
@@ -110,15 +145,16 @@ async function soak(folder: string): Promise<boolean> {
     const busy = (await page.evaluate(() => (window as unknown as { busy: Busy[] }).busy)).sort(
       (a, b) => b.ms - a.ms,
     )
+    const { perSecond, mostWorked_ms } = await countTasks(session)
+    const watched_s = minutes * 60
     gauges.stop()
     await pause(4000)
     const { lost, stored, doubled } = await samplesLost(server, gauges.sent.slice(all))
-    // Every sample is at least one task of its own on the page.
-    const share = 1 - busy.length / gauges.sent.length
+    const share = 1 - busy.length / (perSecond * watched_s)
     console.log(`${count} gauges, ${gauges.sent.length} samples each over ${minutes} min`)
     console.log(`stored ${stored}, lost ${lost}, doubled ${doubled}`)
     console.log(
-      `the page: ${busy.length} tasks over 50 ms (${(100 * share).toFixed(2)} % under it, counting a task a sample), the longest ${
+      `the page: ${busy.length} tasks over 50 ms of about ${(perSecond * watched_s).toFixed(0)} (${(100 * share).toFixed(2)} % under it; ${perSecond.toFixed(0)} a second, counted over ${counted_s} s, in which a core worked at one for at most ${mostWorked_ms.toFixed(0)} ms), the longest ${
         busy
           .slice(0, 5)
           .map(({ at_s, ms }) => `${ms.toFixed(0)} ms at ${at_s.toFixed(0)} s`)

@@ -13,6 +13,7 @@ import { jobLimits } from './limits'
 
 export const JobParams = z.object({ jobId: wireId })
 export const TestParams = z.object({ jobId: wireId, testId: recordId })
+export const HandTestParams = z.object({ jobId: wireId, recordId })
 export const RevisionParams = z.object({
   jobId: wireId,
   letter: z.string().regex(/^[A-Z]{1,2}$/, 'a letter, as in A'),

@@ -54,6 +54,8 @@ export const SampleSchema = z.object({
   at_ms: instant_ms,
   gauge_Pa: finite.min(-1e5).max(1e6),
   temp_K: finite.min(200).max(400).optional(),
+  /** Of the air beside the pipe, absolute. */
+  baro_Pa: finite.min(30000).max(120000).optional(),
 })
 
 /** What a place of the survey is called. */
@@ -273,6 +275,11 @@ export const recordKinds = [
       instrument: short,
       /** Fingerprint of what it was made on (`bench/by-hand/madeOn.ts`); none in records of before. */
       on: z.string().max(80).optional(),
+      /** What an instrument sent meanwhile: seconds since the clock was started, SI (`bench/series`). */
+      series: z
+        .array(z.tuple([finite, finite]))
+        .max(720)
+        .optional(),
     },
     ({ typed }) => `Test by hand: ${Object.values(typed).join(', ')}`,
   ),

@@ -267,6 +267,14 @@ export interface Practice {
     readonly metal_s: number
     readonly source: Source
   }
+  /** How new drinking-water pipe is disinfected: what is reached at the farthest outlet, for how long, what is left then, what may be drunk. */
+  readonly disinfection: {
+    readonly dose_kg_m3: number
+    readonly hold_s: number
+    readonly left_kg_m3: number
+    readonly drink_kg_m3: number
+    readonly source: Source
+  }
   /** How a gas pipe is purged: of its volume, to so much gas at the outlet; at a burner only to such a volume. */
   readonly purge: {
     readonly factor: number
@@ -305,6 +313,7 @@ const metric: UnitSet = {
   'heating-value': 'MJm3',
   area: 'm2',
   hardness: 'mgL',
+  concentration: 'mgL',
 }
 
 const auWarm: Source = {
@@ -535,6 +544,16 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
         says: 'BS 7967: CO over CO2 under 0.004 at commissioning, 0.008 for action, as remembered: check the current edition',
       },
     },
+    disinfection: {
+      dose_kg_m3: 0.05,
+      hold_s: 3600,
+      left_kg_m3: 0.03,
+      drink_kg_m3: 0.0005,
+      source: {
+        basis: 'from-memory',
+        says: 'BS 8558 and EN 806-4: 50 mg/L free chlorine for an hour, 30 mg/L left, flushed to what the main has (0.5 mg/L), as remembered: check the current edition and the maker’s',
+      },
+    },
     waterTest: {
       factor: 1.5,
       least_Pa: 0,
@@ -586,6 +605,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       'heating-value': 'BtuFt3',
       area: 'ft2',
       hardness: 'gpg',
+      concentration: 'mgL',
     },
     sold: [
       'steel-schedule-40',
@@ -775,6 +795,16 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       source: {
         basis: 'from-memory',
         says: 'ANSI Z21: 400 ppm of CO without excess air, as remembered: check the current edition; the maker’s band comes first',
+      },
+    },
+    disinfection: {
+      dose_kg_m3: 0.05,
+      hold_s: 86_400,
+      left_kg_m3: 0.01,
+      drink_kg_m3: 0.004,
+      source: {
+        basis: 'from-memory',
+        says: 'Plumbing codes and AWWA C651: 50 ppm for 24 hours, 10 ppm left, flushed to at most 4 ppm, as remembered: check the local code',
       },
     },
     waterTest: {
@@ -980,6 +1010,16 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
       source: {
         basis: 'from-memory',
         says: 'AS/NZS appliance standards: CO over CO2 under 0.02, as remembered: check the current edition; the maker’s band comes first',
+      },
+    },
+    disinfection: {
+      dose_kg_m3: 0.05,
+      hold_s: 21_600,
+      left_kg_m3: 0.01,
+      drink_kg_m3: 0.005,
+      source: {
+        basis: 'from-memory',
+        says: 'AS/NZS 3500.1: chlorine held for six hours with 10 mg/L left, flushed to at most 5 mg/L, as remembered: check the current edition',
       },
     },
     waterTest: {

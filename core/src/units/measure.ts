@@ -26,6 +26,7 @@ export type Measure =
   | 'heating-value'
   | 'area'
   | 'hardness'
+  | 'concentration'
   | 'mass-flow'
 
 /**
@@ -72,6 +73,8 @@ export const ranges: Record<Measure, Range> = {
   seconds: { kind: 'duration', hard: [0.1, 3600], usual: [2, 300] },
   area: { kind: 'area', hard: [0, 1e5], usual: [1, 1000], least: 1e-2 },
   hardness: { kind: 'hardness', hard: [0, 5], usual: [0, 0.6], least: 1e-5 },
+  /** Of what is dosed, in water. */
+  concentration: { kind: 'hardness', hard: [0, 1], usual: [0, 0.25] },
   'mass-flow': { kind: 'mass-flow', hard: [0, 100], usual: [0, 1] },
   bore: { kind: 'length', hard: [0, 1], usual: [0, 0.11], least: 1e-5 },
   ratio: { kind: 'ratio', hard: [0, 1], usual: [0, 1], least: 1e-5 },

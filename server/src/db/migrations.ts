@@ -1,3 +1,4 @@
+import { Barometer1790500000000 } from './barometer'
 import { BoardAndEvidence1790100000000 } from './boardAndEvidence'
 import { Instruments1790400000000 } from './instruments'
 import { FirstTables1790000000000 } from './firstTables'
@@ -11,4 +12,5 @@ export const migrations = [
   NothingLost1790200000000,
   WhatTheWorkIs1790300000000,
   Instruments1790400000000,
+  Barometer1790500000000,
 ]

@@ -56,6 +56,7 @@ export interface SampleRow {
   at_ms: number
   gauge_Pa: number
   temp_K: number | null
+  baro_Pa: number | null
 }
 export interface PersonRow {
   id: string
@@ -137,6 +138,7 @@ export const SampleTable = new EntitySchema<SampleRow>({
     at_ms: { type: 'integer', primary: true },
     gauge_Pa: { type: 'real' },
     temp_K: { type: 'real', nullable: true },
+    baro_Pa: { type: 'real', nullable: true },
   },
 })
 export const PersonTable = new EntitySchema<PersonRow>({

@@ -20,6 +20,9 @@ test('a greeting and a sample are understood', () => {
     sample: { at_ms: 1000, gauge_Pa: 2010, temp_K: 288.15 },
   })
   expect(readLine('S t_ms=1000 gauge_Pa=-3').kind).toBe('sample')
+  expect(readLine('S t_ms=1000 gauge_Pa=9 baro_Pa=101300')).toMatchObject({
+    sample: { baro_Pa: 101300 },
+  })
   expect(readLine('ERR no such command').kind).toBe('answer')
 })
 test('an analyser says what it reads, and how it stands now', () => {

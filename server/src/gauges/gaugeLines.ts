@@ -40,6 +40,7 @@ const SamplePairs = z.object({
   t_ms: number,
   gauge_Pa: number,
   temp_K: number.optional(),
+  baro_Pa: number.optional(),
 })
 
 /** Understands a line of the gauge's protocol (stand-ins/gauge/README.md), with the same limits as everything else that comes in. */
@@ -85,11 +86,12 @@ function valuesOf(pairs: Readonly<Record<string, string | undefined>>): GaugeLin
 function sampleOf(pairs: unknown): GaugeLine {
   const read = SamplePairs.safeParse(pairs)
   if (!read.success) return { kind: 'nonsense' }
-  const { t_ms: at_ms, gauge_Pa, temp_K } = read.data
+  const { t_ms: at_ms, gauge_Pa, temp_K, baro_Pa } = read.data
   const sample = SampleSchema.safeParse({
     at_ms,
     gauge_Pa,
     ...(temp_K === undefined ? {} : { temp_K }),
+    ...(baro_Pa === undefined ? {} : { baro_Pa }),
   })
   return sample.success ? { kind: 'sample', sample: sample.data } : { kind: 'nonsense' }
 }

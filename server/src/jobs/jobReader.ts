@@ -55,10 +55,11 @@ export function recordOf({ id, at, by, replaces, reason, body: text }: RecordRow
 const testIdOf = (record: string): string =>
   `CASE WHEN json_valid(${record}.body) THEN json_extract(${record}.body, '$.testId') END`
 
-const sampleOf = ({ at_ms, gauge_Pa, temp_K }: SampleRow): Sample => ({
+const sampleOf = ({ at_ms, gauge_Pa, temp_K, baro_Pa }: SampleRow): Sample => ({
   at_ms,
   gauge_Pa,
   ...(temp_K === null ? {} : { temp_K }),
+  ...(baro_Pa === null ? {} : { baro_Pa }),
 })
 
 const infoOf = (row: RevisionRow): RevisionInfo => ({

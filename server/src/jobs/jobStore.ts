@@ -5,6 +5,7 @@ import type { EntityManager } from 'typeorm'
 import type { Clock } from '../app/parts'
 import { Refusal } from '../app/refusal'
 import type { Database } from '../db/database'
+import type { SampleRow } from '../db/tables'
 import { JobTable } from '../db/tables'
 import type { LiveHub } from '../live/hub'
 import { documentOf, JobReader, rowOf } from './jobReader'
@@ -305,15 +306,18 @@ async function insertSample(
   { jobId, testId, sample }: Arriving,
 ): Promise<'stored' | 'again' | 'taken'> {
   const { at_ms, gauge_Pa } = sample
-  const temp_K = sample.temp_K ?? null
-  const [stored] = await manager.query<{ gauge_Pa: number; temp_K: number | null }[]>(
-    'SELECT gauge_Pa, temp_K FROM sample WHERE jobId = ? AND testId = ? AND at_ms = ?',
+  const { temp_K = null, baro_Pa = null } = sample
+  const [stored] = await manager.query<Pick<SampleRow, 'gauge_Pa' | 'temp_K' | 'baro_Pa'>[]>(
+    'SELECT gauge_Pa, temp_K, baro_Pa FROM sample WHERE jobId = ? AND testId = ? AND at_ms = ?',
     [jobId, testId, at_ms],
   )
-  if (stored) return stored.gauge_Pa === gauge_Pa && stored.temp_K === temp_K ? 'again' : 'taken'
+  if (stored)
+    return stored.gauge_Pa === gauge_Pa && stored.temp_K === temp_K && stored.baro_Pa === baro_Pa
+      ? 'again'
+      : 'taken'
   await manager.query(
-    'INSERT INTO sample (jobId, testId, at_ms, gauge_Pa, temp_K) VALUES (?, ?, ?, ?, ?)',
-    [jobId, testId, at_ms, gauge_Pa, temp_K],
+    'INSERT INTO sample (jobId, testId, at_ms, gauge_Pa, temp_K, baro_Pa) VALUES (?, ?, ?, ?, ?, ?)',
+    [jobId, testId, at_ms, gauge_Pa, temp_K, baro_Pa],
   )
   return 'stored'
 }

@@ -1,4 +1,4 @@
-import { JobParams, Refused, TestParams, UnsafeParams } from '@hestian/core'
+import { HandTestParams, JobParams, Refused, TestParams, UnsafeParams } from '@hestian/core'
 import type { FastifyReply } from 'fastify'
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
 import type { Clock } from '../app/parts'
@@ -38,6 +38,17 @@ export const packRoutes: FastifyPluginAsyncZod<{
       const { jobId, testId } = request.params
       const { number } = await jobs.heading(jobId)
       const pdf = await tasks.test({ jobId, testId, printedAt: clock.now() })
+      return sendPdf(reply, `test-${number}`, pdf)
+    },
+  )
+
+  app.get(
+    '/jobs/:jobId/hand-tests/:recordId/certificate.pdf',
+    { schema: { params: HandTestParams, response: refused } },
+    async (request, reply) => {
+      const { jobId, recordId } = request.params
+      const { number } = await jobs.heading(jobId)
+      const pdf = await tasks.handTest({ jobId, recordId, printedAt: clock.now() })
       return sendPdf(reply, `test-${number}`, pdf)
     },
   )

@@ -5,6 +5,7 @@ import { printable } from '../evidence/lookAtFile'
 import type { JobReader } from '../jobs/jobReader'
 import { judged } from '../jobs/judged'
 import { listPeople } from '../people/peopleStore'
+import { handTestCertificate } from './handTestCertificate'
 import { handoverSheet } from './handoverSheet'
 import { inspectionReport } from './inspectionReport'
 import type { HandoverFacts } from './paper'
@@ -48,6 +49,12 @@ export const printTest = async (
   from: From,
   { testId, ...printing }: Printing & { readonly testId: string },
 ): Promise<Uint8Array> => printPdf(testCertificate(await factsOf(from, printing), testId))
+
+/** The certificate of one test by hand. */
+export const printHandTest = async (
+  from: From,
+  { recordId, ...printing }: Printing & { readonly recordId: string },
+): Promise<Uint8Array> => printPdf(handTestCertificate(await factsOf(from, printing), recordId))
 
 /** The handover sheet as a PDF, with the job's own file inside it. */
 export async function printHandover(from: From, printing: Printing): Promise<Uint8Array> {

@@ -17,6 +17,7 @@ export const patience_ms: Readonly<Record<TaskName, number>> = {
   record: 90_000,
   unsafe: 90_000,
   test: 90_000,
+  handTest: 90_000,
 }
 
 /** What a worker answers: errors lose their class on the way, so a refusal crosses as data. */
@@ -74,6 +75,7 @@ export function startPool(
       record: run(printing, 'record'),
       unsafe: run(printing, 'unsafe'),
       test: run(printing, 'test'),
+      handTest: run(printing, 'handTest'),
     },
     close: async () => {
       await Promise.all([atButton.threads.destroy(), printing.threads.destroy()])

@@ -8,7 +8,14 @@ import { lookAtFile } from '../evidence/lookAtFile'
 import type { EvidenceType } from '../evidence/typeOfBytes'
 import { JobReader } from '../jobs/jobReader'
 import { judged } from '../jobs/judged'
-import { printHandover, printInspection, printRecord, printTest, printUnsafe } from '../pack/print'
+import {
+  printHandover,
+  printHandTest,
+  printInspection,
+  printRecord,
+  printTest,
+  printUnsafe,
+} from '../pack/print'
 
 /** What a signature or a test needs of a job that was judged again. */
 export interface JudgedJob {
@@ -30,6 +37,7 @@ export interface Tasks {
   readonly record: (printing: Printing) => Promise<Uint8Array>
   readonly unsafe: (printing: Printing & { readonly unsafeId: string }) => Promise<Uint8Array>
   readonly test: (printing: Printing & { readonly testId: string }) => Promise<Uint8Array>
+  readonly handTest: (printing: Printing & { readonly recordId: string }) => Promise<Uint8Array>
   readonly lookAt: (file: { bytes: Uint8Array; type: EvidenceType }) => Promise<Looked>
 }
 
@@ -49,6 +57,7 @@ export function makeTasks(db: DatabaseReader, dataFolder: string): Tasks {
     record: (printing) => printRecord({ db, jobs }, printing),
     unsafe: (printing) => printUnsafe({ db, jobs }, printing),
     test: (printing) => printTest({ db, jobs }, printing),
+    handTest: (printing) => printHandTest({ db, jobs }, printing),
     lookAt: ({ bytes, type }) => lookAtFile(Buffer.from(bytes), type),
   }
 }

@@ -1,28 +1,9 @@
-import type {
-  Ask,
-  Given,
-  JudgedHandTest,
-  Parsed,
-  RecordBody,
-  HandTest,
-  Instrument,
-  UnitSet,
-} from '@hestian/core'
-import {
-  atOf,
-  calibrationSays,
-  foundOf,
-  inWords,
-  madeOnNow,
-  parseAsk,
-  unanswered,
-} from '@hestian/core'
-import { useState } from 'react'
+import type { Instrument, JudgedHandTest } from '@hestian/core'
+import { calibrationSays, inWords, unanswered } from '@hestian/core'
 import { Checkbox } from 'react-aria-components'
 import styled from 'styled-components'
-import { useGauges, useInstruments } from '../api/queries'
+import { useInstruments } from '../api/queries'
 import { useJob } from '../job/JobContext'
-import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
 import { Choice } from '../ui/fields'
 import { DoneForm } from '../ui/DoneRow'
@@ -31,59 +12,22 @@ import { phone } from '../ui/phone'
 import { FigureField, TypedField } from './FigureField'
 import { FoundView } from './FoundView'
 import { SimulatedSite } from './SimulatedSite'
-
-type Texts = Readonly<Record<string, string>>
-
-/** What is typed of a reading, as text by the key of its ask; it survives a reload until it is recorded. */
-function useTexts(what: string): readonly [Texts, (texts: Texts) => void] {
-  const [kept, setKept] = useKeptText(what)
-  return [
-    kept === '' ? {} : (JSON.parse(kept) as Texts),
-    (texts) => setKept(Object.keys(texts).length === 0 ? '' : JSON.stringify(texts)),
-  ]
-}
+import { Strip } from './Strip'
+import { clockOf, useHandTest } from './useHandTest'
 
 /** One reading typed in, with what it would come to before it is recorded. */
 export function HandTestForm({
-  reading: { kind, target },
+  reading,
   onDone,
 }: {
   readonly reading: JudgedHandTest
   readonly onDone: () => void
 }) {
-  const { solution, record, show } = useJob()
-  const { document, practice } = solution
-  const gauges = useGauges({ when: true }).data ?? []
-  const [texts, setTexts] = useTexts(`by-hand:${kind.id}:${target.id}`)
-  const [confirmed, setConfirmed] = useState<readonly string[]>([])
-  const appliance = document.appliances.find(({ id }) => id === target.id)
-  const parsed = parsedOf(kind, texts, practice.units)
-  const given: Given = Object.fromEntries(
-    [...parsed].flatMap(([key, one]) => (one.outcome === 'understood' ? [[key, one.si]] : [])),
-  )
-  const at = atOf(document, practice, appliance)
-  const found = foundOf(kind, given, at, show)
-  const on = madeOnNow(kind, at)
-  const waits = waitsFor(kind, parsed, given, found.outcome === 'failed' ? undefined : confirmed)
-  const send = () => {
-    const typed = Object.fromEntries(
-      Object.keys(given).map((key) => [key, (texts[key] ?? '').slice(0, 80)]),
-    )
-    const body = {
-      kind: 'measured' as const,
-      reading: kind.id,
-      target: target.id,
-      values: given as Record<string, number>,
-      typed,
-      confirmed: [...confirmed],
-      instrument: (texts.instrument ?? '').trim().slice(0, 200),
-      ...(on === undefined ? {} : { on }),
-    } satisfies RecordBody
-    if (record(body) === undefined) return
-    for (const off of kind.leavesOff?.(at) ?? []) record(off)
-    setTexts({})
-    onDone()
-  }
+  const { solution, show } = useJob()
+  const { practice } = solution
+  const typing = useHandTest(reading, onDone)
+  const { kind, gauges, texts, setTexts, parsed, found, given, waits, series, confirmed } = typing
+  const { setConfirmed, send } = typing
   return (
     <Wide
       aria-label={kind.name}
@@ -111,7 +55,7 @@ export function HandTestForm({
               parsed={parsed.get(ask.key)}
               gauges={gauges}
               startedAt={texts[clockOf(ask)] ?? ''}
-              onStart={(at) => setTexts({ ...texts, [clockOf(ask)]: at })}
+              onStart={(at) => setTexts({ ...texts, [clockOf(ask)]: at, series: '' })}
               onStop={(text) => setTexts({ ...texts, [ask.key]: text, [clockOf(ask)]: '' })}
               onTake={(text, from) =>
                 setTexts({ ...texts, [ask.key]: text, instrument: texts.instrument || from })
@@ -129,6 +73,7 @@ export function HandTestForm({
         />
         <ListedGauge onChoose={(text) => setTexts({ ...texts, instrument: text })} />
       </Fields>
+      <Strip kind={kind} series={series} />
       {kind.confirms.map(({ id, says }) => (
         <Confirm
           key={id}
@@ -154,31 +99,6 @@ export function HandTestForm({
   )
 }
 
-const parsedOf = ({ asks }: HandTest, texts: Texts, units: UnitSet): ReadonlyMap<string, Parsed> =>
-  new Map(
-    asks.flatMap((ask): [string, Parsed][] => {
-      const text = (texts[ask.key] ?? '').trim()
-      return text === '' ? [] : [[ask.key, parseAsk(ask, text, units)]]
-    }),
-  )
-
-/** What a reading waits for before it can be recorded, in words. A failure waits for nothing that is to be confirmed. */
-function waitsFor(
-  kind: HandTest,
-  parsed: ReadonlyMap<string, Parsed>,
-  given: Given,
-  confirmed: readonly string[] | undefined,
-): string | undefined {
-  const open = unanswered(kind, given).length
-  if ([...parsed.values()].some(({ outcome }) => outcome !== 'understood'))
-    return 'a figure that is not understood'
-  if (open > 0) return open === 1 ? 'one figure' : `${open} figures`
-  if (!confirmed) return undefined
-  const left = kind.confirms.filter(({ id }) => !confirmed.includes(id)).length
-  if (left === 0) return undefined
-  return left === 1 ? 'one thing to confirm' : `${left} things to confirm`
-}
-
 /** A gauge of the firm: its number and how its calibration stands today go with the reading. */
 function ListedGauge({ onChoose }: { readonly onChoose: (text: string) => void }) {
   const listed = (useInstruments().data ?? []).filter(({ retired }) => !retired)
@@ -198,9 +118,6 @@ function ListedGauge({ onChoose }: { readonly onChoose: (text: string) => void }
     />
   )
 }
-
-/** Where the start of an ask's clock is kept, beside what is typed. */
-const clockOf = ({ key }: Ask): string => `clock:${key}`
 
 /** What is seen, one of several. */
 function SeenField({

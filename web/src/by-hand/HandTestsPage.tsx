@@ -12,6 +12,7 @@ import { SheetPage } from '../ui/SheetPage'
 import { VerdictChip } from '../ui/VerdictChip'
 import { FoundView, marks } from './FoundView'
 import { HandTestForm } from './HandTestForm'
+import { Strip } from './Strip'
 
 /** What is tested with a gauge and a clock in hand: pipes with water, each burner, the worst outlet; the figures that follow stand beside each. */
 export function HandTestsPage() {
@@ -169,16 +170,25 @@ function Reading({ reading, isOpen, onOpen, onDone }: ReadingProps) {
 }
 
 /** What was read last, what it comes to, and who read it. */
-function LastRead({ reading: { last, before } }: { readonly reading: JudgedHandTest }) {
-  const { nameOf, dates } = useJob()
+function LastRead({ reading: { kind, last, before } }: { readonly reading: JudgedHandTest }) {
+  const { nameOf, dates, state } = useJob()
   if (!last) return null
   return (
     <>
       <FoundView found={last.found} />
+      {last.series && <Strip kind={kind} series={last.series} />}
       <small>
         {last.instrument && `${last.instrument}. `}
         {nameOf(last.by)}, {dates.dayTime(last.at)}
         {before > 0 && `; read ${before === 1 ? 'once' : `${before} times`} before`}
+        {', '}
+        <a
+          href={`/api/jobs/${state.id}/hand-tests/${last.recordId}/certificate.pdf`}
+          target="_blank"
+          rel="noreferrer"
+        >
+          certificate (PDF)
+        </a>
       </small>
     </>
   )

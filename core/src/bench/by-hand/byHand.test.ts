@@ -638,3 +638,33 @@ describe('a boiler under water by its maker’s instruction', () => {
     ])
   })
 })
+
+describe('pipes flushed', () => {
+  test.each([
+    ['clear', { run_s: 180, water: 0 }, 'passed'],
+    ['too short', { run_s: 60, water: 0 }, 'cannot-tell'],
+    ['not clear, however long', { run_s: 3600, water: 1 }, 'failed'],
+    ['nobody looked', { run_s: 600 }, 'cannot-tell'],
+  ])('%s', (_, given, outcome) => expect(found('flushing', given).outcome).toBe(outcome))
+})
+
+describe('drinking water disinfected', () => {
+  // 50 mg/L for an hour, 30 left, flushed to half a milligram: the practice's own source.
+  const good = { dose_kg_m3: 0.055, held_s: 3600, left_kg_m3: 0.035, after_kg_m3: 0.0003 }
+  test.each([
+    ['as it should be', {}, 'passed', undefined, /55 mg\/L for 60 min; 0\.3 mg\/L is left/],
+    ['not flushed out', { after_kg_m3: 0.002 }, 'failed', 'stop', /signs stay/],
+    ['too little dose', { dose_kg_m3: 0.045 }, 'failed', 'fix', /was reached at the farthest/],
+    ['used up', { left_kg_m3: 0.02 }, 'failed', 'fix', /was left at the end/],
+    ['too short', { held_s: 3000 }, 'cannot-tell', undefined, /is asked/],
+    ['swapped', { left_kg_m3: 0.06 }, 'cannot-tell', undefined, /swapped/],
+  ])('%s', (_, change, outcome, severity, says) => {
+    const said = found('disinfection', { ...good, ...change })
+    expect(said).toMatchObject({ outcome, ...(severity ? { severity } : {}) })
+    expect(said.says).toMatch(says)
+  })
+  test('stands a day in North America', () =>
+    expect(found('disinfection', { ...good, held_s: 82_800 }, house('north-america')).outcome).toBe(
+      'cannot-tell',
+    ))
+})

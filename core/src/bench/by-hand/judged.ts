@@ -5,6 +5,7 @@ import { inWords } from '../../job/questions'
 import type { Practice } from '../../practice/practices'
 import { showIn } from '../../units/format'
 import type { Show } from '../../units/format'
+import type { Series } from '../series/shape'
 import { handTests } from './kinds'
 import { madeOnNow } from './madeOn'
 import type { At, Found, Given, HandTest } from './spec'
@@ -23,6 +24,8 @@ export interface JudgedHandTest {
     readonly given: Given
     readonly instrument: string
     readonly found: Found
+    /** What an instrument sent while its clock ran. */
+    readonly series?: Series
     /** It passed, and what it was made on is another now. */
     readonly isOutdated: boolean
   }
@@ -99,6 +102,7 @@ function lastOf(
     by,
     given: body.values,
     instrument: body.instrument,
+    ...(body.series ? { series: body.series } : {}),
     isOutdated,
     found: isOutdated
       ? cannotTell(

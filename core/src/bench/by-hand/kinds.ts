@@ -1,6 +1,8 @@
 import { airInstead } from './airInstead'
 import { burnerPressure } from './burnerPressure'
 import { combustionHigh, combustionLow } from './combustion'
+import { disinfection } from './disinfection'
+import { flushing } from './flushing'
 import { gasPressure } from './gasPressure'
 import { gasRate } from './gasRate'
 import { hydrostatic } from './hydrostatic'
@@ -18,6 +20,8 @@ export const handTests: readonly HandTest[] = [
   waterTestPlastic,
   airInstead,
   hydrostatic,
+  flushing,
+  disinfection,
   letBy,
   purge,
   gasPressure,

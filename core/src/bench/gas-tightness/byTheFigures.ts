@@ -41,6 +41,8 @@ const tiltOfRounding = 1.5
 interface Block {
   readonly at_s: number
   readonly gauge_Pa: number
+  /** Of the air, where every reading of the block has it. */
+  readonly baro_Pa?: number
   readonly temp_K?: number
 }
 
@@ -56,10 +58,12 @@ function blocksOf({ reading }: TightnessRun, inside: readonly Sample[]): readonl
   }
   return [...groups.values()].map((group): Block => {
     const warm = group.flatMap(({ temp_K }) => (temp_K === undefined ? [] : [temp_K]))
+    const air = group.flatMap(({ baro_Pa }) => (baro_Pa === undefined ? [] : [baro_Pa]))
     return {
       at_s: (meanOf(group.map(({ at_ms }) => at_ms)) - first_ms) / 1000,
       gauge_Pa: meanOf(group.map(({ gauge_Pa }) => gauge_Pa)),
       ...(warm.length === group.length ? { temp_K: meanOf(warm) } : {}),
+      ...(air.length === group.length ? { baro_Pa: meanOf(air) } : {}),
     }
   })
 }
@@ -70,6 +74,14 @@ function stepOf_K(inside: readonly Sample[]): number {
   const steps = seen.slice(1).map((value, i) => value - (seen[i] ?? 0))
   return steps.length === 0 ? 0.1 : Math.min(0.1, ...steps.filter((step) => step > 1e-6))
 }
+
+/** Whether the air was read throughout: then it hides nothing. */
+const hasBarometer = (blocks: readonly Block[]): boolean =>
+  blocks.every(({ baro_Pa }) => baro_Pa !== undefined)
+
+/** Absolute pressure of a block, Pa: with the air as it was read, or as it stands around the site. */
+const absOf = ({ gauge_Pa, baro_Pa = 0 }: Block, around_Pa: number | undefined): number =>
+  gauge_Pa + (around_Pa ?? baro_Pa)
 
 /** How far temperature may tilt the line, Pa/s, and the readings with its seen part taken out. */
 function withoutWarmth(
@@ -82,11 +94,12 @@ function withoutWarmth(
   const temps = blocks.flatMap(({ at_s, temp_K }) =>
     temp_K === undefined ? [] : [{ at_s, value: temp_K }],
   )
-  const abs_Pa = meanOf(blocks.map(({ gauge_Pa }) => gauge_Pa)) + plan.atmosphere_Pa
+  const around_Pa = hasBarometer(blocks) ? undefined : plan.atmosphere_Pa
+  const abs_Pa = meanOf(blocks.map((block) => absOf(block, around_Pa)))
   if (temps.length < blocks.length) {
     const change_K = Math.max(assumed.change_K, (assumed.perTenMinutes_K * span_s) / 600)
     return {
-      values: blocks.map(({ at_s, gauge_Pa }) => ({ at_s, value: gauge_Pa + plan.atmosphere_Pa })),
+      values: blocks.map((block) => ({ at_s: block.at_s, value: absOf(block, around_Pa) })),
       tilt_Pa_s: (abs_Pa * change_K) / (roomTemp_K * span_s),
       assumedChange_K: change_K,
     }
@@ -96,9 +109,9 @@ function withoutWarmth(
   const seen_K_s = Math.abs(warming.slope_per_s) + t * warming.error_per_s
   const rounding_K_s = (tiltOfRounding * stepOf_K(inside)) / span_s
   return {
-    values: blocks.map(({ at_s, gauge_Pa, temp_K }) => ({
-      at_s,
-      value: ((gauge_Pa + plan.atmosphere_Pa) * reference_K) / (temp_K ?? reference_K),
+    values: blocks.map((block) => ({
+      at_s: block.at_s,
+      value: (absOf(block, around_Pa) * reference_K) / (block.temp_K ?? reference_K),
     })),
     tilt_Pa_s: (abs_Pa / reference_K) * (unseen * seen_K_s + (1 + unseen) * rounding_K_s),
   }
@@ -134,7 +147,7 @@ export function judgeByTheFigures(run: TightnessRun): FiguresVerdict {
     t * line.error_per_s +
     (tiltOfRounding * plan.gauge.resolution_Pa) / span_s +
     tilt_Pa_s +
-    barometer_Pa_s
+    (hasBarometer(blocks) ? 0 : barometer_Pa_s)
   const mean_Pa = meanOf(blocks.map(({ gauge_Pa }) => gauge_Pa))
   // A leak flows in proportion to the pressure that drives it. A pipe that is half empty by then says little of it.
   if (mean_Pa < leastShare * plan.testGauge_Pa)

@@ -26,6 +26,8 @@ export interface Sample {
   readonly gauge_Pa: number
   /** Undefined when no temperature was read. */
   readonly temp_K?: number
+  /** Of the air beside the pipe, absolute; undefined when nothing reads it. */
+  readonly baro_Pa?: number
 }
 
 /** How a run was read: a gauge that streams, or figures typed by hand, which have no sampling interval. */

@@ -1,0 +1,36 @@
+import type { HandTest, Series } from '@hestian/core'
+import { channels, seriesStrip, shapeOf, shapeWords } from '@hestian/core'
+import { useMemo } from 'react'
+import styled from 'styled-components'
+import { useJob } from '../job/JobContext'
+import { DrawingView } from '../ui/DrawingView'
+import { seriesOf } from './useSeries'
+
+/** A fall that counts as none on a water gauge, Pa. */
+const perceptible_Pa = 1e4
+
+/** What an instrument sent while the clock ran, drawn over time, and by its shape what it may be. */
+export function Strip({ kind, series }: { readonly kind: HandTest; readonly series: Series }) {
+  const { show } = useJob()
+  const channel = seriesOf(kind)
+  const measure = channel && channels[channel]
+  const drawing = useMemo(
+    () =>
+      measure && series.length > 1
+        ? seriesStrip(series, measure, show, { width: 640, height: 170 })
+        : undefined,
+    [measure, series, show],
+  )
+  if (!drawing) return null
+  return (
+    <Frame>
+      <DrawingView drawing={drawing} />
+      {measure === 'water-pressure' && <p>{shapeWords[shapeOf(series, perceptible_Pa)]}</p>}
+    </Frame>
+  )
+}
+
+const Frame = styled.div`
+  margin: 4px 0 8px;
+  max-width: 640px;
+`
