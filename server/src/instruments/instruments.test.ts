@@ -2,6 +2,7 @@ import type { Instrument, JobFile, JobState } from '@hestian/core'
 import { demoJobs } from '../../../demo/src/index'
 import { Bench } from '../app/app.testing'
 import { judged } from '../jobs/judged'
+import { handTestCertificate } from '../pack/handTestCertificate'
 import { testCertificate } from '../pack/testCertificate'
 
 let bench: Bench
@@ -139,5 +140,54 @@ describe('the certificate of a test', () => {
       off: [],
     })
     expect(begun.status).toBe(404)
+  })
+})
+
+describe('the certificate of a test by hand', () => {
+  const measured = {
+    kind: 'measured' as const,
+    ...{ reading: 'water-test-metal', target: '', confirmed: [], instrument: 'Logger 7' },
+    values: { working_Pa: 3e5, start_Pa: 1e6, end_Pa: 9.9e5, held_s: 3600 },
+    typed: { working_Pa: '3 bar' },
+    series: [
+      [0, 1e6],
+      [5, 9.99e5],
+      [3600, 9.9e5],
+    ] as [number, number][],
+  }
+  const add = (id: string, body: typeof measured) =>
+    bench.send('POST', '/jobs/kestrel-weir/records', {
+      ...{ id, by: bench.act().by, at: '2026-11-28T09:00:00.000Z' },
+      body,
+    })
+  const paper = async (recordId: string) => {
+    const state = (await bench.send('GET', '/jobs/kestrel-weir')).body as unknown as JobState
+    const people = [{ id: bench.act().by, name: 'Maren', role: '', tickets: ['gas' as const] }]
+    const facts = { state, ...judged(state), people, printedAt: '2026-11-28T12:00:00.000Z' }
+    return JSON.stringify(handTestCertificate(facts, recordId))
+  }
+  test('says what was read, both statements, what it was held against, and what was not read', async () => {
+    expect(await add('hand-0001', measured)).toMatchObject({ status: 201 })
+    const says = (await paper('hand-0001')).replace(/[\u00a0\u202f]/g, ' ')
+    expect(says).toMatch(/Metal pipes with water: passed/)
+    expect(says).toMatch(/"Gauge at the start","10\.00 bar"/)
+    expect(says).toMatch(/"By the figures","cannot tell/)
+    expect(says).toMatch(/"Not read","Pipe at the start; Pipe at the end/)
+    expect(says).toMatch(/Over time/)
+    expect(says).toMatch(/Maren, .*holds gas ticket/)
+    expect(says).toMatch(/BS 8558/)
+    expect(says).toMatch(/says nothing of what was isolated/)
+  })
+  test('belongs to the last test of its kind', async () => {
+    expect(
+      (await add('hand-0002', { ...measured, values: { ...measured.values, end_Pa: 5e5 } })).status,
+    ).toBe(201)
+    await expect(paper('hand-0001')).rejects.toThrow(/last one counts/)
+    expect(await paper('hand-0002')).toMatch(/Metal pipes with water: failed/)
+    const pdf = await bench.send('GET', '/jobs/kestrel-weir/hand-tests/hand-0002/certificate.pdf')
+    expect(pdf.raw.subarray(0, 5).toString()).toBe('%PDF-')
+    expect(
+      await bench.send('GET', '/jobs/kestrel-weir/hand-tests/hand-0001/certificate.pdf'),
+    ).toMatchObject({ status: 404, body: { code: 'no-such-test' } })
   })
 })

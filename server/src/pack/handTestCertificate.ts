@@ -62,7 +62,7 @@ export function handTestCertificate(facts: HandoverFacts, recordId: string): TDo
             ),
           ]
         : []),
-      ...strip(kind, last, show),
+      ...strip(kind, last, facts),
       ...how(test, last, facts),
       { text: 'What this does not say', bold: true, margin: [0, 10, 0, 2] },
       {
@@ -99,19 +99,32 @@ const readRows = (
   { asks }: HandTest,
   { given }: Last,
   { show, words }: { readonly show: Show; readonly words: Readonly<Record<string, string>> },
-): string[][] =>
-  asks.map((ask) => {
-    const si = given[ask.key]
-    const label = inWords(ask.label, words)
-    if (si === undefined) return [label, 'not read']
-    return [label, 'choices' in ask ? (ask.choices[si] ?? '–') : show(si, ask.measure)]
-  })
+): string[][] => {
+  const named = asks.map((ask) => ({ ask, si: given[ask.key], label: inWords(ask.label, words) }))
+  const left = named.filter(({ si }) => si === undefined).map(({ label }) => label)
+  return [
+    ...named.flatMap(({ ask, si, label }) => {
+      if (si === undefined) return []
+      return [[label, 'choices' in ask ? (ask.choices[si] ?? '–') : show(si, ask.measure)]]
+    }),
+    ...(left.length > 0 ? [['Not read', left.join('; ')]] : []),
+  ]
+}
 
 /** What an instrument sent while the clock ran. */
-function strip({ asks }: HandTest, { series = [] }: Last, show: Show): Content[] {
+function strip(
+  { asks }: HandTest,
+  { series = [] }: Last,
+  { solution: { practice } }: HandoverFacts,
+): Content[] {
   const [channel] = asks.flatMap((ask) => ('live' in ask && ask.live ? [ask.live] : []))
   if (!channel || series.length < 2) return []
-  const drawing = seriesStrip(series, channels[channel], show, { width: 760, height: 190 })
+  const measure = channels[channel]
+  const drawing = seriesStrip(
+    series,
+    { measure, unit: practice.units[measure], show: showIn(practice.units) },
+    { width: 760, height: 170 },
+  )
   return [section('Over time'), drawn(drawing, 503)]
 }
 

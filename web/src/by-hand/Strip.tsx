@@ -11,15 +11,16 @@ const perceptible_Pa = 1e4
 
 /** What an instrument sent while the clock ran, drawn over time, and by its shape what it may be. */
 export function Strip({ kind, series }: { readonly kind: HandTest; readonly series: Series }) {
-  const { show } = useJob()
+  const { show, solution } = useJob()
+  const { units } = solution.practice
   const channel = seriesOf(kind)
   const measure = channel && channels[channel]
   const drawing = useMemo(
     () =>
       measure && series.length > 1
-        ? seriesStrip(series, measure, show, { width: 640, height: 170 })
+        ? seriesStrip(series, { measure, unit: units[measure], show }, { width: 640, height: 170 })
         : undefined,
-    [measure, series, show],
+    [measure, series, show, units],
   )
   if (!drawing) return null
   return (

@@ -59,9 +59,11 @@ test('a series that grows long keeps its beginning, its end, and its bounds', ()
 
 test('a gap is not joined, and what is drawn stays inside', () => {
   const [a, b] = [run(creep, 0, 1).slice(0, 40), run(creep, 0, 1).slice(90)]
-  const { shapes, title } = seriesStrip([...a, ...b], 'water-pressure', show, {
-    ...{ width: 600, height: 160 },
-  })
+  const { shapes, title } = seriesStrip(
+    [...a, ...b],
+    { measure: 'water-pressure', unit: 'bar', show },
+    { width: 600, height: 160 },
+  )
   const paths = shapes.flatMap((shape) => (shape.kind === 'path' ? [shape.d] : []))
   expect(paths.join('').match(/M/g)).toHaveLength(2)
   const numbers =
@@ -72,4 +74,18 @@ test('a gap is not joined, and what is drawn stays inside', () => {
   expect(Math.max(...numbers)).toBeLessThanOrEqual(600)
   expect(Math.min(...numbers)).toBeGreaterThanOrEqual(0)
   expect(title).toMatch(/Over time, bar/)
+})
+
+test('levels are even in the unit that is read', () => {
+  const { shapes } = seriesStrip(
+    run(creep, 0, 1),
+    { measure: 'water-pressure', unit: 'psi', show: showIn(practices['north-america'].units) },
+    { width: 600, height: 160 },
+  )
+  const levels = shapes.flatMap((shape) =>
+    shape.kind === 'text' && shape.anchor === 'end' ? shape.spans.map(({ text }) => text) : [],
+  )
+  // Ten bar are 145 psi.
+  expect(levels).toContain('140')
+  expect(levels.filter((text) => !/^[\d:]+$/.test(text))).toEqual([])
 })

@@ -1,8 +1,10 @@
 import type { Drawing, Shape } from '../../answer/drawing'
 import { label, line, niceStep } from '../../answer/drawing'
-import { clock } from '../../units/format'
+import { clock, formatNumber } from '../../units/format'
 import type { Show } from '../../units/format'
 import type { Measure } from '../../units/measure'
+import type { UnitName } from '../../units/units'
+import { fromSi, toSi } from '../../units/units'
 import type { Series } from './shape'
 
 /** Readings this much farther apart than usual have a gap between them, which is not joined. */
@@ -17,8 +19,11 @@ function usual_s(series: Series): number {
 /** A reading over time, as an instrument that was heard sent it, with even ticks; gaps are not joined. */
 export function seriesStrip(
   series: Series,
-  measure: Measure,
-  show: Show,
+  {
+    measure,
+    unit,
+    show,
+  }: { readonly measure: Measure; readonly unit: UnitName; readonly show: Show },
   size: { readonly width: number; readonly height: number },
 ): Drawing {
   const [left, right, top, foot] = [64, size.width - 10, 10, size.height - 26]
@@ -29,11 +34,14 @@ export function seriesStrip(
   const [from_s, to_s] = [series[0]?.[0] ?? 0, Math.max(series.at(-1)?.[0] ?? 0, 1)]
   const x = (at_s: number) => left + ((right - left) * (at_s - from_s)) / Math.max(1, to_s - from_s)
   const y = (value: number) => foot - ((foot - top) * (value - low)) / (high - low)
-  const step = niceStep(high - low, 4)
+  // Even in the unit that is read.
+  const [lowest, highest] = [fromSi(low, unit), fromSi(high, unit)]
+  const step = niceStep(highest - lowest, 4)
+  const decimals = Math.max(0, -Math.floor(Math.log10(step)))
   const levels = Array.from(
-    { length: Math.floor((high - low) / step) + 2 },
-    (_, i) => (Math.ceil(low / step) + i) * step,
-  ).filter((level) => level <= high)
+    { length: Math.floor((highest - lowest) / step) + 2 },
+    (_, i) => (Math.ceil(lowest / step) + i) * step,
+  ).filter((level) => level <= highest)
   const tick_s = niceStep(Math.max(1, to_s - from_s), 6)
   const gap_s = gapIntervals * usual_s(series)
   const trace = series
@@ -48,8 +56,8 @@ export function seriesStrip(
     title: `Over time, ${show.unit(measure)}: from ${show(values[0] ?? 0, measure)} to ${show(values.at(-1) ?? 0, measure)} in ${clock(to_s - from_s)}`,
     shapes: [
       ...levels.flatMap((level): Shape[] => [
-        line([left, y(level)], [right, y(level)], 'hair', 0.8),
-        label([left - 8, y(level) + 5], show.figure(level, measure, 2), 14, {
+        line([left, y(toSi(level, unit))], [right, y(toSi(level, unit))], 'hair', 0.8),
+        label([left - 8, y(toSi(level, unit)) + 5], formatNumber(level, decimals), 14, {
           anchor: 'end',
           ink: 'ink-2',
         }),
