@@ -157,6 +157,7 @@ function Reading({ reading, isOpen, onOpen, onDone }: ReadingProps) {
             </Button>
           )}
         </DoneHead>
+        {!isOpen && !last && kind.offered && <small>Where it is called for.</small>}
         {!isOpen && <LastRead reading={reading} />}
         {isOpen && !frozen && (
           <>
