@@ -157,7 +157,6 @@ function Reading({ reading, isOpen, onOpen, onDone }: ReadingProps) {
             </Button>
           )}
         </DoneHead>
-        {!isOpen && !last && kind.offered && <small>Where it is called for.</small>}
         {!isOpen && <LastRead reading={reading} />}
         {isOpen && !frozen && (
           <>
@@ -173,7 +172,7 @@ function Reading({ reading, isOpen, onOpen, onDone }: ReadingProps) {
 /** What was read last, what it comes to, and who read it. */
 function LastRead({ reading: { kind, last, before } }: { readonly reading: JudgedHandTest }) {
   const { nameOf, dates, state } = useJob()
-  if (!last) return null
+  if (!last) return kind.offered ? <small>Where it is called for.</small> : null
   return (
     <>
       <FoundView found={last.found} />
