@@ -8,6 +8,9 @@ const resolution_Pa = Number(process.env.GAUGE_RESOLUTION_PA ?? 10)
 /** How many times faster than life: for tests and for training. */
 const speed = Number(process.env.GAUGE_SPEED ?? 1)
 const interval_ms = 1000
+/** Share of a change of the gas that the probe on the outside sees. */
+const sees = Number(process.env.GAUGE_SEES ?? 1)
+const start_K = 288.15
 const memory = 7200
 
 let settings: PipeworkSettings = {
@@ -16,7 +19,7 @@ let settings: PipeworkSettings = {
   leak_m3_s: 0,
   drift_K_s: 0,
 }
-let state = vented(settings, 288.15)
+let state = vented(settings, start_K)
 let silentUntil_ms = 0
 let seed = 20261124
 const log: { t_ms: number; line: string }[] = []
@@ -76,6 +79,9 @@ function answer(socket: Socket, line: string): void {
   else if (word) socket.write('ERR known words: FROM, PLANT\n')
 }
 
+/** How it begins, named on its command line: `tight`, `leak` or `cooling`. */
+scenarios[process.argv[2] ?? 'tight']?.()
+
 const server = createServer((socket) => {
   clients.add(socket)
   socket.setNoDelay(true)
@@ -99,7 +105,7 @@ setInterval(
       const read_Pa =
         Math.round((gaugeOf(state, settings) + noise() * resolution_Pa * 0.6) / resolution_Pa) *
         resolution_Pa
-      const line = `S t_ms=${last_ms} gauge_Pa=${read_Pa} temp_K=${(Math.round((state.temp_K + noise() * 0.004) * 100) / 100).toFixed(2)} battery=${(0.9).toFixed(2)}`
+      const line = `S t_ms=${last_ms} gauge_Pa=${read_Pa} temp_K=${(Math.round((start_K + sees * (state.temp_K - start_K) + noise() * 0.004) * 100) / 100).toFixed(2)} battery=${(0.9).toFixed(2)}`
       log.push({ t_ms: last_ms, line })
       if (log.length > memory) log.shift()
       for (const client of clients) client.write(`${line}\n`)

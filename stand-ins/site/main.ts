@@ -6,7 +6,7 @@ import * as water from './waterPipe'
 /** A small site: a water pipe with its logger, and a burner with a manometer at its inlet and an analyser in its flue. */
 const firstPort = Number(process.env.SITE_PORT ?? 4182)
 const speed = Number(process.env.SITE_SPEED ?? 1)
-const scenario = process.env.SITE_SCENARIO ?? 'sound'
+const scenario = process.argv[2] ?? 'sound'
 const interval_ms = 500
 
 /** How it begins: `sound`, `air` in the water pipe, or a joint of it that `weep`s. */

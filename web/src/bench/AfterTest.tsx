@@ -4,6 +4,7 @@ import { Input, Label, TextField } from 'react-aria-components'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { MadeSafe } from '../job/MadeSafe'
+import { useKeptText } from '../job/useKeptText'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
@@ -137,7 +138,8 @@ function TestPoint({ test }: { readonly test: JudgedTest }) {
 /** What was found and mended; the test is made again behind it. */
 function Repair({ test, found }: { readonly test: JudgedTest; readonly found: string }) {
   const { act } = useJob()
-  const [typed, setTyped] = useState<string>()
+  const [kept, setKept] = useKeptText(`repair:${test.testId}`)
+  const [typed, setTyped] = useState(kept === '' ? undefined : kept)
   const what = typed ?? found
   const isSaid = what.trim().length > Math.max(3, found.trim().length)
   return (
@@ -145,10 +147,20 @@ function Repair({ test, found }: { readonly test: JudgedTest; readonly found: st
       aria-label="Repair"
       onSubmit={(event) => {
         event.preventDefault()
-        if (isSaid) void act(`/tests/${test.testId}/repair`, { what: what.trim() })
+        if (!isSaid) return
+        void act(`/tests/${test.testId}/repair`, { what: what.trim() }).then(
+          (granted) => granted && setKept(''),
+        )
       }}
     >
-      <TextField value={what} onChange={setTyped} maxLength={400}>
+      <TextField
+        value={what}
+        onChange={(text) => {
+          setTyped(text)
+          setKept(text)
+        }}
+        maxLength={400}
+      >
         <Label>Repaired: what was done</Label>
         <Input placeholder="olive at joint 7 remade, soaped: dry" />
       </TextField>

@@ -96,7 +96,7 @@ function Point({
           )}
         </DoneHead>
         <small>
-          {testName}: {said[state]}
+          {testName}, {said[state]}
         </small>
       </div>
     </DoneRow>

@@ -68,6 +68,18 @@ test('what is recorded goes out in its order, each once', async () => {
   expect(box.snapshot()).toEqual([])
 })
 
+test('what was delivered leaves the queue only after the page, told of it, had its turn', async () => {
+  const box = await open()
+  const stillThere: boolean[] = []
+  box.onDelivered = () => {
+    // A page shows its answers a turn after it was told of them.
+    setTimeout(() => stillThere.push(box.snapshot().some(({ id }) => id === 'record-a')), 0)
+  }
+  await box.add(entry('a'))
+  await box.flush('job')
+  expect(stillThere).toEqual([true])
+  expect(box.snapshot()).toEqual([])
+})
 test('without a server it waits, survives the page, and goes out in order from the next one', async () => {
   reply = () => 'away'
   const box = await open()

@@ -31,6 +31,9 @@ const pause_ms = 2000
 /** So often something other than our server may answer, or the server fail, before somebody is told. */
 export const mostTries = 5
 
+/** How long what was delivered stays in the queue beside its copy on the page. */
+const handOver_ms = 20
+
 const isInTheWay = (entry: Outgoing): boolean => !entry.aside && entry.refused === undefined
 
 /**
@@ -157,6 +160,8 @@ export class Outbox {
   private async delivered(entry: Outgoing): Promise<void> {
     this.tries.delete(entry.id)
     this.onDelivered?.(entry)
+    // A page hears of its answers a turn later than of this queue: left at once, what was recorded would be off the page for a moment.
+    await new Promise((resolve) => setTimeout(resolve, handOver_ms))
     const { seq } = this.find(entry.id) ?? entry
     this.set(this.entries.filter((one) => one.id !== entry.id))
     await this.store.delete(seq)

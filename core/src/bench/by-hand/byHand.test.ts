@@ -545,7 +545,7 @@ describe('what a test was made on', () => {
   ])('%s: it says nothing of these any more', (_, change) => {
     const last = lastOf(changed(change), made(house()))
     expect(last).toMatchObject({ isOutdated: true, found: { outcome: 'cannot-tell' } })
-    expect(last?.found.says).toMatch(/is another now/)
+    expect(last?.found.says).toMatch(/changed since/)
   })
   test('another name is no other pipe', () =>
     expect(lastOf(changed({ name: 'Riser' }), made(house()))?.isOutdated).toBe(false))

@@ -106,7 +106,7 @@ function lastOf(
     isOutdated,
     found: isOutdated
       ? cannotTell(
-          `What it was made on is another now: make it again. It was: ${found.says}`,
+          `What was tested was changed since: make it again. It was: ${found.says}`,
           found.figures,
         )
       : found,
