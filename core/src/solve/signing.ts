@@ -134,7 +134,6 @@ const tick = (body: Omit<Extract<RecordBody, { kind: 'ticked' }>, 'kind'>): Sign
   bodies: [{ kind: 'ticked', ...body }],
 })
 
-/** Puts something back. Power, and gas at a heater, wait for their step and the guards before them. */
 /** Why nothing is lit again yet: a leak that is made safe is not mended, or something shut or capped keeps the gas away; undefined where nothing speaks against it. */
 function notToBeLit({ sheets, off }: Judgement): string | undefined {
   if (sheets.list.findings.some(({ id }) => id === 'made-safe-not-mended'))
@@ -143,6 +142,7 @@ function notToBeLit({ sheets, off }: Judgement): string | undefined {
   return gas && `First put back: ${gas.body.name}.`
 }
 
+/** Puts something back. Power, and gas at a heater, wait for their step and the guards before them. */
 export function putBack(judgement: Judgement, offId: string): Signing {
   const item = judgement.off.find((one) => one.id === offId)
   if (!item) return refuse('no-such-step', 'That is already back, or was never off.')

@@ -1,13 +1,10 @@
 import type { HandTest, Series } from '@hestian/core'
-import { channels, seriesStrip, shapeOf, shapeWords } from '@hestian/core'
+import { channels, seriesStrip, shapeOf, shapeWords, standsWithin_Pa } from '@hestian/core'
 import { useMemo } from 'react'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { DrawingView } from '../ui/DrawingView'
 import { seriesOf } from './useSeries'
-
-/** A fall that counts as none on a water gauge, Pa. */
-const perceptible_Pa = 1e4
 
 /** What an instrument sent while the clock ran, drawn over time, and by its shape what it may be. */
 export function Strip({ kind, series }: { readonly kind: HandTest; readonly series: Series }) {
@@ -26,7 +23,7 @@ export function Strip({ kind, series }: { readonly kind: HandTest; readonly seri
   return (
     <Frame>
       <DrawingView drawing={drawing} />
-      {measure === 'water-pressure' && <p>{shapeWords[shapeOf(series, perceptible_Pa)]}</p>}
+      {measure === 'water-pressure' && <p>{shapeWords[shapeOf(series, standsWithin_Pa)]}</p>}
     </Frame>
   )
 }

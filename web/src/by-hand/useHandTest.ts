@@ -63,7 +63,7 @@ export function useHandTest({ kind, target }: JudgedHandTest, onDone: () => void
   const series = seriesIn(texts)
   const running = kind.asks.map((ask) => texts[clockOf(ask)] ?? '').find(Boolean)
   useSeries({
-    ...{ kind, gauges, series },
+    ...{ kind, gauges, series, from: texts.instrument ?? '' },
     heardAt: heard.dataUpdatedAt,
     startedAt: running === undefined ? undefined : Number(running),
     onSeries: (next) => setTexts({ ...texts, series: JSON.stringify(next) }),

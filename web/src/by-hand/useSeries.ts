@@ -9,10 +9,23 @@ const every_s = 5
 export const seriesOf = ({ asks }: HandTest): Channel | undefined =>
   asks.flatMap((ask) => ('live' in ask && ask.live ? [ask.live] : []))[0]
 
+/** The instrument whose readings are kept: the one that the test is read with, or the only one. Of two that nobody told apart, none. */
+export function heardFrom(
+  gauges: readonly GaugeState[],
+  channel: Channel,
+  from: string,
+): GaugeState | undefined {
+  const heard = gauges.filter(
+    ({ state, values }) => state === 'live' && values[channel] !== undefined,
+  )
+  return heard.find(({ name }) => name === from) ?? (heard.length === 1 ? heard[0] : undefined)
+}
+
 /** Keeps what an instrument shows while a clock runs, a reading each few seconds. */
 export function useSeries({
   kind,
   gauges,
+  from,
   heardAt,
   startedAt,
   series,
@@ -20,6 +33,8 @@ export function useSeries({
 }: {
   readonly kind: HandTest
   readonly gauges: readonly GaugeState[]
+  /** What the test is read with, by name, as far as that was said. */
+  readonly from: string
   /** When the instruments were last asked: each time is a chance for a reading. */
   readonly heardAt: number
   /** Of the clock that runs; undefined while none does. */
@@ -30,10 +45,7 @@ export function useSeries({
   useEffect(() => {
     const channel = seriesOf(kind)
     if (!channel || startedAt === undefined) return
-    const gauge = gauges.find(
-      ({ state, values }) => state === 'live' && values[channel] !== undefined,
-    )
-    const value = gauge?.values[channel]
+    const value = heardFrom(gauges, channel, from)?.values[channel]
     const at_s = Math.round((Date.now() - startedAt) / 100) / 10
     const last_s = series.at(-1)?.[0] ?? -Infinity
     if (value === undefined || at_s < 0 || at_s - last_s < every_s) return

@@ -4,6 +4,9 @@ export type Series = readonly (readonly [at_s: number, value: number])[]
 /** What a pressure does over time: it stands, falls ever slower as plastic does that creeps, or falls on as what leaks. */
 export type SeriesShape = 'stands' | 'creeps' | 'leaks' | 'cannot-tell'
 
+/** A fall that a gauge for water shows as none, Pa: a tenth of a bar. Common practice, no source. */
+export const standsWithin_Pa = 1e4
+
 /** Readings before this are the pump's, s. Assumed. */
 const first_s = 30
 const fewest = 12
