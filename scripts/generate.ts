@@ -8,6 +8,7 @@ import {
   jobDocumentSchema,
   listOfFindings,
   listOfRefusals,
+  listOfSequences,
   openApi,
   storeConvergence,
 } from './generated'
@@ -26,6 +27,7 @@ writeFileSync('docs/generated/openapi.json', await openApi())
 writeFileSync('docs/generated/findings.md', listOfFindings())
 writeFileSync('docs/generated/refusals.md', listOfRefusals())
 writeFileSync('docs/generated/store-convergence.md', storeConvergence())
+writeFileSync('docs/generated/sequences.md', listOfSequences())
 writeFileSync('docs/generated/as-it-reads.md', asItReads())
 const drawings = Object.entries(drawingsAsTheyStand()).map(([name, svg]) => [
   name,

@@ -3,6 +3,7 @@ import type {
   JobFile,
   JobRecord,
   Judgement,
+  Measure,
   Person,
   RecordBody,
   Sample,
@@ -19,7 +20,7 @@ import {
   judge,
   lookQuestions,
   madeOnNow,
-  offKeyOf,
+  offItemOf,
   parseAsk,
   putBack,
   handTests,
@@ -32,6 +33,28 @@ import {
 import { people } from './people'
 
 const lead = people[0] as Person
+
+/** What a reading is that the design says nothing of, SI. */
+const usual: Partial<Record<Measure, number>> = {
+  temperature: 303.15,
+  'water-pressure': 4.5e5,
+  power: 21000,
+}
+/** What a test by hand is read with. */
+const instruments: Readonly<Record<string, string>> = {
+  'gas-pressure': 'Bench manometer',
+  'combustion-high': 'Flue gas analyser',
+  'combustion-low': 'Flue gas analyser',
+  disinfection: 'Chlorine test strips',
+  'tap-temperature': 'Probe thermometer',
+  spillage: 'Smoke pen',
+}
+
+/** How steps are done: tests by hand as they are typed, by their id; readings by the id of their step, SI. */
+interface Doing {
+  readonly tests?: Readonly<Record<string, Readonly<Record<string, string>>>>
+  readonly readings?: Readonly<Record<string, number>>
+}
 
 /** Writes a job's history by the same rules that the app holds people to, on a clock that only it moves. */
 export class History {
@@ -269,12 +292,12 @@ export class History {
     return this.later(12)
   }
 
-  /** Signs steps in their order until one of that id is next, putting back what each guard asks for. */
-  stepsUntil(stepId: string | undefined): this {
+  /** Signs steps in their order until one of that id is next, putting back what each guard asks for; tests by hand as they are typed. */
+  stepsUntil(stepId: string | undefined, how: Doing = {}): this {
     for (let judgement = this.judgement(); ; judgement = this.judgement()) {
       const next = judgement.steps.find((one) => one.progress.state === 'now')
       if (!next || next.step.id === stepId) return this
-      this.doStep(next.step)
+      this.doStep(next.step, how)
     }
   }
 
@@ -294,30 +317,35 @@ export class History {
     }
   }
 
-  private doStep(step: Step): void {
+  private doStep(step: Step, { tests = {}, readings = {} }: Doing): void {
     this.later(4)
     for (const guard of step.guards) {
       if (guard.kind === 'seen') this.take(confirmGuard(this.judgement(), step.id, guard.id))
-      const item =
-        guard.kind === 'put-back'
-          ? this.judgement().off.find((one) => offKeyOf(one) === guard.offKey)
-          : undefined
-      if (item) this.take(putBack(this.judgement(), item.id))
+      if (guard.kind === 'hand-test') {
+        const [test = ''] = guard.test.split('|')
+        const typed = tests[test]
+        if (!typed) throw new Error(`${this.id}: ${step.id} waits for ${test}`)
+        this.measured(test, guard.target, typed, instruments[test] ?? 'By eye and clock')
+      }
+      if (guard.kind !== 'put-back') continue
+      const judgement = this.judgement()
+      const item = offItemOf(step, guard.offKey, judgement.work.plant)
+      if (item) this.take(putBack(judgement, item.id))
     }
-    const { reading } = step
+    this.take(signStep(this.judgement(), step.id, lead, this.readingAt(step, readings[step.id])))
+  }
+
+  /** As it was read; else what the design says, a little under it; where it says nothing, what is usual. */
+  private readingAt(
+    { reading }: Step,
+    read: number | undefined,
+  ): { readonly reading?: { si: number; typed: string } } {
+    if (!reading) return {}
     const show = showIn(this.solution().practice.units)
-    const si = reading
-      ? (reading.target ?? (reading.measure === 'temperature' ? 321.65 : 4.55e5)) *
-        (reading.measure === 'temperature' ? 1 : 0.995)
-      : undefined
-    this.take(
-      signStep(
-        this.judgement(),
-        step.id,
-        lead,
-        reading && si !== undefined ? { si, typed: show(si, reading.measure) } : undefined,
-      ),
-    )
+    const aim = reading.target ?? usual[reading.measure] ?? 0
+    const near = reading.measure === 'temperature' ? aim : Math.max(reading.least ?? 0, aim * 0.995)
+    const si = read ?? near
+    return { reading: { si, typed: show(si, reading.measure) } }
   }
 
   private take(signing: ReturnType<typeof signStep>): void {

@@ -36,7 +36,7 @@ function kestrel(): History {
     .tightness({ fall_Pa: 0 })
     .prove('tightness')
     .later(1500)
-    .stepsUntil('link-off')
+    .stepsUntil('heating.link-off')
   return history
 }
 
@@ -69,31 +69,36 @@ function saltbush(): History {
     .tightness({ fall_Pa: 0 })
     .prove('tightness')
     .later(60)
-    .stepsUntil('tap-temp')
-    .measured(
-      'gas-pressure',
-      'heater',
-      { static_Pa: '1.32 kPa', working_Pa: '1.17 kPa', meter_Pa: '1.24 kPa' },
-      'Bench manometer',
-    )
-    .measured(
-      'gas-rate',
-      'heater',
-      { volume_m3: '50 L', time_s: '229 s' },
-      'Meter dial and a stopwatch',
-    )
-    .tickUntil('back-on', { disinfected: { text: 'Flushed 10 minutes at the kitchen, clear' } })
+    .stepsUntil('gas-heater.heater.tap-temp', {
+      tests: {
+        flushing: { run_s: '10 min', water: 'clear' },
+        disinfection: {
+          dose_kg_m3: '50 mg/L',
+          held_s: '6 h',
+          left_kg_m3: '38 mg/L',
+          after_kg_m3: '0.4 mg/L',
+        },
+        purge: {
+          volume_m3: '9 L',
+          purged_m3: '50 L',
+          time_s: '60 s',
+          bore_m: '20 mm',
+        },
+        'gas-pressure': { static_Pa: '1.32 kPa', working_Pa: '1.17 kPa', meter_Pa: '1.24 kPa' },
+        'gas-rate': { volume_m3: '50 L', time_s: '229 s' },
+        'combustion-high': { o2: '5.2 %', co: '38 ppm' },
+      },
+    })
+    .tickUntil('back-on', {})
   return history
 }
 
 function thornfield(): History {
-  const psi = (figure: number) => ({ si: figure * psi_Pa, typed: `${figure} psi` })
   const history = new History('thornfield-scout-hut', thornfieldScoutHut(), '2026-11-19T14:20:00Z')
     .prove('work', 'exchange')
-    .tickUntil('hot-read', {
-      asbestos: { text: '' },
-      'let-down': { reading: psi(0) },
-      refilled: { reading: psi(12) },
+    .tickUntil('back-on', {})
+    .stepsUntil('exchange.hot-read', {
+      readings: { 'exchange.let-down': 0, 'exchange.cold-read': 12 * psi_Pa },
     })
   return history
 }

@@ -4,6 +4,7 @@ import {
   jobDocumentSchema,
   listOfFindings,
   listOfRefusals,
+  listOfSequences,
   openApi,
   storeConvergence,
 } from '../generated'
@@ -14,6 +15,7 @@ test.each([
   ['job-document.schema.json', jobDocumentSchema],
   ['openapi.json', openApi],
   ['findings.md', listOfFindings],
+  ['sequences.md', listOfSequences],
   ['refusals.md', listOfRefusals],
   ['store-convergence.md', storeConvergence],
 ] as [string, () => string | Promise<string>][])(

@@ -33,9 +33,8 @@ outbox.onDelivered = (entry) => {
   if (entry.kind === 'evidence') return
   client.setQueryData<JobState>(['job', entry.jobId], (state) => {
     if (!state) return state
-    return entry.kind === 'record'
-      ? withRecord(state, entry.record)
-      : withSample(state, entry.testId, entry.sample)
+    if (entry.kind === 'sample') return withSample(state, entry.testId, entry.sample)
+    return (entry.kind === 'act' ? entry.records : [entry.record]).reduce(withRecord, state)
   })
 }
 void outbox.open()

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { JobDocument } from '../job/document'
-import { evidenceTypes } from '../job/known'
+import { evidenceTypes, photos } from '../job/known'
 import { mostReadings } from '../bench/logger/readLog'
 import { instant_ms, JobRecord, recordId, SampleSchema } from '../job/records'
 import type { Channel } from '../bench/channels'
@@ -92,10 +92,29 @@ export const NewRecord = JobRecord
 export type NewRecord = JobRecord
 
 const act = { id: recordId, by: wireId }
-export const ConfirmGuard = z.object({ ...act, guardId: z.string().min(1).max(200) })
+/** When it was done on site, where it could not be sent at once. */
+const doneAt = { at: z.iso.datetime().optional() }
+const because = z.string().max(200, 'at most 200 characters')
+export const ConfirmGuard = z.object({ ...act, ...doneAt, guardId: z.string().min(1).max(200) })
 export const SignStep = z.object({
   ...act,
+  ...doneAt,
   reading: z.object({ si: z.number().finite(), typed: z.string().max(80) }).optional(),
+  /** Of a reading outside its limits: what it comes from, and what was done. */
+  cause: because.optional(),
+  action: because.optional(),
+  photos: photos.optional(),
+})
+export const PutBack = z.object({ ...act, ...doneAt })
+export const WithReason = z.object({ ...act, ...doneAt, because })
+export const BeginVisit = z.object({ ...act, ...doneAt, with: because.default('') })
+export const EndVisit = z.object({
+  ...act,
+  ...doneAt,
+  done: z.string().max(1000, 'at most 1000 characters'),
+  left: z.string().max(1000, 'at most 1000 characters').default(''),
+  /** Why something stays off, by its record. */
+  staysOff: z.record(recordId, because).default({}),
 })
 export const Act = z.object(act)
 export const ItemParams = z.object({ jobId: wireId, itemId: wireId })

@@ -240,11 +240,47 @@ export const recordKinds = [
     'step',
     {
       stepId: z.string().min(1).max(420),
-      guards: z.array(z.string().max(80)).max(20),
+      guards: z.array(short).max(30),
       si: finite.optional(),
       typed: z.string().max(80).optional(),
+      /** Passed over, and why: it makes nothing of the plant. */
+      skipped: short.optional(),
+      /** Of a reading outside its limits: what it came from, and what was done. */
+      cause: short.optional(),
+      action: short.optional(),
+      photos: photos.optional(),
     },
-    ({ typed }) => (typed ? `A step, ${typed}` : 'A step'),
+    ({ typed, skipped }) => {
+      if (skipped !== undefined) return 'A step passed over'
+      return typed ? `A step, ${typed}` : 'A step'
+    },
+  ),
+  kindOf(
+    'step-undone',
+    {
+      /** The step or confirmation that is taken back; the row names it as the one it replaces, with the reason. */
+      stepId: z.string().min(1).max(420),
+    },
+    () => 'A step taken back',
+  ),
+  kindOf(
+    'visit-begun',
+    {
+      /** Who is there, beside whoever records it. */
+      with: z.string().max(200),
+    },
+    () => 'A visit begun',
+  ),
+  kindOf(
+    'visit-ended',
+    {
+      visit: recordId,
+      done: z.string().trim().min(3, 'say what was done').max(1000),
+      left: z.string().max(1000),
+      /** Why something stays off, by its record. */
+      staysOff: z.record(recordId, short),
+    },
+    ({ done }) => `A visit ended: ${done}`,
   ),
   kindOf(
     'ticked',

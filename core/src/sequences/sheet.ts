@@ -1,22 +1,22 @@
 import type { Missing } from '../answer/sheet'
-import type { RecordedSpec, RecordedStep } from '../sheets/sheetSpec'
+import type { RecordedSequence, RecordedSpec } from '../sheets/sheetSpec'
 
-/** The order of work, step by step. */
+/** The work on the plant, step by step, in as many sequences as it has. */
 export const stepsSpec: RecordedSpec<'steps', Record<never, never>> = {
   id: 'steps',
-  name: 'Fill, vent, start',
+  name: 'Steps on site',
   stage: 'commission',
   wordings: {},
-  judge: (_document, _practice, { steps }) => {
-    const done = steps.filter((step) => step.done).length
+  judge: (document, _practice, { sequences }) => {
+    const done = sequences.reduce((sum, one) => sum + one.done, 0)
     return {
       sheet:
-        steps.length === 0
-          ? { applies: false, because: 'No appliance on this job is filled and started.' }
+        sequences.length === 0
+          ? { applies: false, because: nothing(document.work.kinds) }
           : {
               applies: true,
               answer: done,
-              missing: stepsMissing(steps),
+              missing: sequencesMissing(sequences),
               findings: [],
               workings: () => [],
             },
@@ -26,14 +26,33 @@ export const stepsSpec: RecordedSpec<'steps', Record<never, never>> = {
   },
 }
 
-const stepsMissing = (steps: readonly RecordedStep[]): readonly Missing[] => [
-  ...steps
-    .filter((step) => !step.done)
-    .map(({ id, number, short }) => ({ place: id, what: `Step ${number}: ${short}` })),
-  ...steps
-    .filter((step) => step.outside)
-    .map(({ id, number }) => ({
-      place: id,
-      what: `Step ${number}: the reading is outside its limit`,
-    })),
+const nothing = (kinds: readonly string[]): string =>
+  kinds.includes('burner-part-exchanged')
+    ? 'Put the appliance on Rating plates: its steps follow from it.'
+    : 'No appliance on this job is filled and started.'
+
+function sequencesMissing(all: readonly RecordedSequence[]): readonly Missing[] {
+  if (all.every(({ waits }) => waits))
+    return [
+      {
+        place: all[0]?.id ?? '',
+        what: `Begin what is done here: ${all.map(({ name }) => name).join(', or ')}`,
+      },
+    ]
+  return all.filter(({ waits }) => !waits).flatMap(openIn)
+}
+
+const openIn = ({ id, name, done, of, next, outside }: RecordedSequence): readonly Missing[] => [
+  ...(next
+    ? [
+        {
+          place: id,
+          what: `${name}: ${done} of ${of} done, next ${next.short.toLowerCase()}`,
+        },
+      ]
+    : []),
+  ...outside.map(({ number, short }) => ({
+    place: id,
+    what: `${name}, step ${number} (${short.toLowerCase()}): the reading is outside its limit`,
+  })),
 ]

@@ -24,7 +24,7 @@ export interface Recorded {
   readonly gasTests: readonly RecordedGasTest[]
   readonly lastTestId?: string
   readonly gasTight: boolean
-  readonly steps: readonly RecordedStep[]
+  readonly sequences: readonly RecordedSequence[]
 }
 /**
  * How a test stands. It passed, but: the pipes are others now (*changed*), a joint bubbled under soap (*bubbles*), something was repaired
@@ -49,13 +49,17 @@ export interface RecordedGasTest {
   /** Pipes whose joints were made to come off again, and are still on. */
   readonly temporary: readonly string[]
 }
-export interface RecordedStep {
+/** One sequence of steps on site, as far as it is. */
+export interface RecordedSequence {
   readonly id: string
-  readonly number: number
-  readonly short: string
-  readonly done: boolean
-  /** Its reading is outside its limit. */
-  readonly outside: boolean
+  readonly name: string
+  readonly done: number
+  readonly of: number
+  /** Nothing waits for it: it is offered, and not begun. */
+  readonly waits: boolean
+  readonly next?: { readonly number: number; readonly short: string }
+  /** Steps whose reading is outside its limit. */
+  readonly outside: readonly { readonly number: number; readonly short: string }[]
 }
 
 /** What the records still owe a sheet, and by what of them its proof is open again. */

@@ -1,114 +1,19 @@
-import type { JobDocument } from '../job/document'
-import type { JobRecord, RecordBody } from '../job/records'
 import { ofKind } from '../job/records'
 import { confirmGuard, leakMadeSafe, putBack, signStep } from './signing'
-import type { Signing } from './signing'
 import { practiceNames } from '../practice/practiceNames'
-import type { Person } from '../practice/tickets'
-import { sources } from '../answer/sources'
-import type { Sample, TightnessPlan } from '../bench/gas-tightness/run'
-import { testedFingerprint } from '../bench/gas-tightness/tested'
 import { applyEdits } from '../job/edits'
 import { house } from './house.testing'
 import { judge } from './judge'
 import { withinLimits } from './judgeSteps'
-import { offKeyOf } from './offStrip'
+import { apprentice, lead, Site } from './onSite.testing'
 import { solve } from './solve'
 
-const lead: Person = {
-  id: 'lead',
-  name: 'Lead',
-  role: '',
-  tickets: ['gas', 'unvented', 'electrical'],
-}
-const apprentice: Person = { id: 'app', name: 'Apprentice', role: '', tickets: [] }
-
-/** A job under the hand of somebody who records things. */
-class Site {
-  readonly records: JobRecord[] = []
-  samples: Record<string, Sample[]> = {}
-  constructor(readonly document: JobDocument) {}
-
-  add(body: RecordBody): string {
-    const id = `record-${String(this.records.length).padStart(4, '0')}`
-    const at = new Date(Date.UTC(2026, 10, 20, 10, 0, this.records.length)).toISOString()
-    this.records.push({ id, at, by: 'lead', body })
-    return id
-  }
-  judge() {
-    return judge(solve(this.document), { entries: this.records, samples: this.samples })
-  }
-  take(signing: Signing) {
-    if (!signing.ok) throw new Error(signing.says)
-    signing.bodies.forEach((body) => this.add(body))
-  }
-  now() {
-    return this.judge().steps.find((one) => one.progress.state === 'now')
-  }
-
-  /** A whole run; without a name it is a record of before tests had one. */
-  tightness(fall_Pa: number, test?: string): string {
-    const testId = `test-${Object.keys(this.samples).length}-0000`
-    const design = this.judge().gasTests.find(({ id }) => id === (test ?? 'tightness'))?.test
-    if (!design) throw new Error('no test design')
-    const plan: TightnessPlan = {
-      ...design.plan,
-      gauge: { kind: 'digital', resolution_Pa: 10 },
-      methodSource: sources.up1,
-    }
-    this.add({
-      kind: 'test-begun',
-      testId,
-      plan,
-      reading: 'streamed',
-      instrument: '',
-      settleFrom_ms: 0,
-      prepared: [],
-      ...(test ? { test, restsOn: testedFingerprint(this.document, design.pipes) } : {}),
-    })
-    const end = plan.stabilise_s + plan.test_s
-    this.samples = {
-      ...this.samples,
-      [testId]: Array.from({ length: end + 1 }, (_, t) => ({
-        at_ms: t * 1000,
-        gauge_Pa: plan.testGauge_Pa - (fall_Pa * t) / end,
-        temp_K: 288,
-      })),
-    }
-    this.add({ kind: 'test-ended', testId, early: false })
-    return testId
-  }
-
-  /** Does steps as they come until one of that id is next. */
-  until(stepId: string | undefined) {
-    for (let next = this.now(); next && next.step.id !== stepId; next = this.now()) {
-      for (const guard of next.step.guards) {
-        if (guard.kind === 'seen') this.take(confirmGuard(this.judge(), next.step.id, guard.id))
-        const item =
-          guard.kind === 'put-back'
-            ? this.judge().off.find((one) => offKeyOf(one) === guard.offKey)
-            : undefined
-        if (item) this.take(putBack(this.judge(), item.id))
-      }
-      const reading = next.step.reading
-      this.take(
-        signStep(
-          this.judge(),
-          next.step.id,
-          lead,
-          reading && { si: reading.target ?? 320, typed: '' },
-        ),
-      )
-    }
-  }
-}
-
 test.each(practiceNames)(
-  '%s: the sequence has ten steps or more, each with its reason, and can be walked to its end',
+  '%s: the sequences have two dozen steps or more, each with its reason, and can be walked to their end',
   (practice) => {
     const site = new Site(house(practice))
     site.tightness(0)
-    expect(site.judge().steps.length).toBeGreaterThanOrEqual(10)
+    expect(site.judge().steps.length).toBeGreaterThanOrEqual(24)
     expect(site.judge().steps.every(({ step }) => step.why.length > 30)).toBe(true)
     site.until(undefined)
     expect(site.judge().off).toEqual([])
@@ -117,16 +22,16 @@ test.each(practiceNames)(
 )
 test('what a step leaves off stands on the strip until it is put back', () => {
   const site = new Site(house())
-  site.until('vessel-charge')
+  site.until('heating.vessel-charge')
   expect(site.judge().off.map((item) => item.body.name)).toEqual(['Boiler and pump supply'])
 })
 test('no power before the circuit is full and vented, however it is asked for', () => {
   const site = new Site(house())
   site.tightness(0)
-  site.until('fill')
-  const power = site.judge().off.find((item) => offKeyOf(item) === 'power')
+  site.until('heating.fill')
+  const power = site.judge().off.find(({ body }) => body.state === 'power-off')
   expect(putBack(site.judge(), power?.id ?? '')).toMatchObject({ ok: false, code: 'guard-open' })
-  site.until('power-on')
+  site.until('heating.power-on')
   expect(putBack(site.judge(), power?.id ?? '')).toMatchObject({
     ok: false,
     says: expect.stringContaining('Zone valves'),
@@ -134,50 +39,54 @@ test('no power before the circuit is full and vented, however it is asked for', 
 })
 test('North America: the lever is back before the purge outlet is shut', () => {
   const site = new Site(house('north-america'))
-  site.until('purge-shut')
-  expect(confirmGuard(site.judge(), 'purge-shut', 'outlet-shut')).toMatchObject({
+  site.until('heating.purge-shut')
+  expect(confirmGuard(site.judge(), 'heating.purge-shut', 'outlet-shut')).toMatchObject({
     ok: false,
     code: 'guard-open',
     says: expect.stringContaining('lever'),
   })
-  const lever = site.judge().off.find((item) => offKeyOf(item) === 'fast-fill')
+  const lever = site.judge().off.find(({ body }) => body.state === 'lever-over')
   site.take(putBack(site.judge(), lever?.id ?? ''))
-  expect(confirmGuard(site.judge(), 'purge-shut', 'outlet-shut').ok).toBe(true)
+  expect(confirmGuard(site.judge(), 'heating.purge-shut', 'outlet-shut').ok).toBe(true)
 })
 test('UK and Ireland: the filling link stays on the strip until it is shut, disconnected and capped', () => {
   const site = new Site(house())
-  site.until('link-off')
+  site.until('heating.link-off')
   expect(site.judge().off.some((item) => item.body.state === 'linked')).toBe(true)
-  expect(signStep(site.judge(), 'link-off', lead)).toMatchObject({ ok: false, code: 'guard-open' })
+  expect(signStep(site.judge(), 'heating.link-off', lead)).toMatchObject({
+    ok: false,
+    code: 'guard-open',
+  })
 })
 test('a step that needs a ticket cannot be signed without it, and a reading cannot be left out', () => {
   const site = new Site(house())
-  site.take(confirmGuard(site.judge(), 'power-off', 'proved-dead'))
-  expect(signStep(site.judge(), 'power-off', apprentice)).toMatchObject({
+  site.take(confirmGuard(site.judge(), 'heating.power-off', 'proved-dead'))
+  site.take(confirmGuard(site.judge(), 'heating.power-off', 'cooled'))
+  expect(signStep(site.judge(), 'heating.power-off', apprentice)).toMatchObject({
     ok: false,
     code: 'ticket-missing',
   })
-  site.take(signStep(site.judge(), 'power-off', lead))
-  site.take(confirmGuard(site.judge(), 'vessel-charge', 'empty'))
-  expect(signStep(site.judge(), 'vessel-charge', lead)).toMatchObject({
+  site.take(signStep(site.judge(), 'heating.power-off', lead))
+  site.take(confirmGuard(site.judge(), 'heating.vessel-charge', 'empty'))
+  expect(signStep(site.judge(), 'heating.vessel-charge', lead)).toMatchObject({
     ok: false,
     code: 'reading-missing',
   })
 })
 test('a step cannot be signed out of its order or twice', () => {
   const site = new Site(house())
-  expect(signStep(site.judge(), 'fill', lead)).toMatchObject({ ok: false, code: 'not-yet' })
-  site.until('vessel-charge')
-  expect(signStep(site.judge(), 'power-off', lead)).toMatchObject({
+  expect(signStep(site.judge(), 'heating.fill', lead)).toMatchObject({ ok: false, code: 'not-yet' })
+  site.until('heating.vessel-charge')
+  expect(signStep(site.judge(), 'heating.power-off', lead)).toMatchObject({
     ok: false,
     code: 'no-such-step',
   })
 })
 test('gas is not opened before a tightness test has passed; a failed one does not count', () => {
   const site = new Site(house())
-  site.until('gas-on')
+  site.until('start.boiler.gas-on', 'start.boiler')
   const open = () => {
-    const now = site.now()
+    const now = site.now('start.boiler')
     return now?.progress.state === 'now' && now.progress.openGuards[0]?.guard.text
   }
   expect(open()).toMatch(/tightness/)
@@ -188,7 +97,7 @@ test('gas is not opened before a tightness test has passed; a failed one does no
   site.tightness(0)
   expect(site.judge().tests.map((one) => one.verdict.outcome)).toEqual(['failed', 'passed'])
   expect(site.judge().tests[0]?.repaired?.what).toBe('joint remade')
-  expect(open()).toBe('Purged as the practice says, someone watching the outlet')
+  expect(open()).toBe('Connected as its maker says, trap and valve in place')
 })
 test('a test that passed clears when its point is soaped dry; what bubbles or was repaired asks for another', () => {
   const site = new Site(house())
@@ -240,7 +149,7 @@ test('a leak made safe is mended by a gas test that passes after it, never by on
 test('what a test took off is back before the step it was named for', () => {
   const site = new Site(house())
   site.tightness(0)
-  site.until('power-on')
+  site.until('heating.power-on')
   const off = site.add({
     ...{ kind: 'off', name: 'Relief valves', state: 'disconnected', where: 'Boiler' },
     ...{ because: 'hydrostatic test', backBefore: 'power-on' },
@@ -336,7 +245,7 @@ test('a sheet is proven by name, and a change to what it rests on opens it again
 })
 test('the handover names everything that is missing and everything still off', () => {
   const site = new Site(house())
-  site.until('vessel-charge')
+  site.until('heating.vessel-charge')
   const missing = site.judge().missing.map((gap) => gap.what)
   expect(missing).toContain('A gas tightness test')
   expect(missing).toContain('Boiler and pump supply is still off')

@@ -13,12 +13,15 @@ import { lastInspected } from '../sheets/inspection/sheet'
 import type { Records } from './records'
 import type { JudgedGasTest, JudgedTest } from './judgeTests'
 import { isGasTight, judgeGasTests, judgeTests } from './judgeTests'
+import type { Visit } from './visits'
+import { visitsOf } from './visits'
 import type { Snag } from './snags'
 import { openSnags } from './snags'
 import type { OffItem } from './offStrip'
 import { stillOff } from './offStrip'
-import type { JudgedStep } from './judgeSteps'
-import { judgeSteps } from './judgeSteps'
+import type { JudgedStep, JudgedWork } from './judgeSteps'
+import { isFinished, judgeWork } from './judgeSteps'
+import { judgeHandTests } from '../bench/by-hand/judged'
 import type { JudgedSheet } from './judgeSheets'
 import type { HandoverGap } from './handoverMissing'
 import { handoverMissing } from './handoverMissing'
@@ -35,11 +38,15 @@ export interface JudgedStage {
 
 export interface Judgement {
   readonly off: readonly OffItem[]
+  /** The work step by step, on the plant as it is known to stand. */
+  readonly work: JudgedWork
+  /** Steps that are asked for, through all sequences that anything waits for. */
   readonly steps: readonly JudgedStep[]
   readonly tests: readonly JudgedTest[]
   /** The pressure tests of the gas pipes that are asked for or offered, each as it stands. */
   readonly gasTests: readonly JudgedGasTest[]
   readonly gasTight: boolean
+  readonly visits: readonly Visit[]
   /** Snags that nobody has done yet. */
   readonly snags: readonly Snag[]
   /** Every unsafe situation that was seen, put right or not. */
@@ -60,14 +67,22 @@ export function judge(solution: Solution, records: Records): Judgement {
   const tests = judgeTests(records)
   const gasTests = judgeGasTests(solution, tests, records.entries)
   const gasTight = isGasTight(gasTests, tests, solution.document)
-  const steps = judgeSteps(solution.steps, records.entries, off, gasTight)
+  const { document, practice, sequences } = solution
+  const work = judgeWork(sequences, {
+    document,
+    entries: records.entries,
+    off,
+    gasTight,
+    handTests: judgeHandTests(document, practice, records.entries),
+  })
+  const steps = work.sequences.filter(({ waits }) => !waits).flatMap((one) => one.steps)
   const snags = openSnags(records.entries)
   const inspected = lastInspected(records.entries)
-  const recorded = recordedOf(records.entries, { tests, gasTests, gasTight, steps })
+  const recorded = recordedOf(records.entries, { tests, gasTests, gasTight, work })
   const sheets = judgeSheets(solution, records, recorded)
   const items = judgeItems(solution.document, records.entries)
   const done = {
-    steps: steps.map((one) => one.progress.state === 'done'),
+    steps: steps.map(isFinished),
     list: items.map((one) => one.ticked !== undefined),
   }
   const stages = (Object.keys(stageSheets) as StageId[]).map((id) => judgeStage(id, sheets, done))
@@ -75,10 +90,12 @@ export function judge(solution: Solution, records: Records): Judgement {
   const missing = handoverMissing(sheets, off, unsafe, (id) => isSheetAsked(id, solution.document))
   return {
     off,
+    work,
     steps,
     tests,
     gasTests,
     gasTight,
+    visits: visitsOf(records.entries),
     snags,
     unsafe,
     items,

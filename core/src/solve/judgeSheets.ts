@@ -4,8 +4,8 @@ import type { JobDocument } from '../job/document'
 import type { JobRecord } from '../job/records'
 import { ofKind } from '../job/records'
 import { fingerprint } from '../job/merge'
-import type { Recorded, RecordedGasTest } from '../sheets/sheetSpec'
-import type { JudgedStep } from './judgeSteps'
+import type { Recorded, RecordedGasTest, RecordedSequence } from '../sheets/sheetSpec'
+import type { JudgedSequence, JudgedWork } from './judgeSteps'
 import type { JudgedTest } from './judgeTests'
 import type { Records } from './records'
 import { restedOnFirst } from './restedOn'
@@ -36,12 +36,12 @@ export function recordedOf(
     tests,
     gasTests,
     gasTight,
-    steps,
+    work,
   }: {
     readonly tests: readonly JudgedTest[]
     readonly gasTests: readonly RecordedGasTest[]
     readonly gasTight: boolean
-    readonly steps: readonly JudgedStep[]
+    readonly work: JudgedWork
   },
 ): Recorded {
   const last = tests.at(-1)
@@ -50,13 +50,26 @@ export function recordedOf(
     gasTests,
     gasTight,
     ...(last ? { lastTestId: last.testId } : {}),
-    steps: steps.map(({ step, number, progress }) => ({
-      id: step.id,
-      number,
-      short: step.short,
-      done: progress.state === 'done',
-      outside: progress.state === 'done' && progress.within === false,
-    })),
+    sequences: work.sequences.map(recordedSequence),
+  }
+}
+
+function recordedSequence({ sequence, steps, done, waits }: JudgedSequence): RecordedSequence {
+  const next = steps.find(({ progress }) => progress.state === 'now')
+  const said = ({ number, step }: JudgedSequence['steps'][number]) => ({
+    number,
+    short: step.short,
+  })
+  return {
+    id: sequence.id,
+    name: sequence.name,
+    done,
+    of: steps.length,
+    waits,
+    ...(next ? { next: said(next) } : {}),
+    outside: steps
+      .filter(({ progress }) => progress.state === 'done' && progress.within === false)
+      .map(said),
   }
 }
 
@@ -94,7 +107,11 @@ export function judgeSheets(
     return {
       id,
       name,
-      state: stateOf(sheet, { missing, isChecked: proof !== undefined, asked }),
+      state: stateOf(sheet, {
+        missing: frozen && proof ? [] : missing,
+        isChecked: proof !== undefined,
+        asked,
+      }),
       missing,
       findings: sheet.findings,
       restsOn: standing.restsOn,

@@ -1,13 +1,38 @@
-import type { Guard, Step, StepReading } from '../sequences/sequence'
-import type { JobRecord } from '../job/records'
+import type { JudgedHandTest } from '../bench/by-hand/judged'
+import type { JobDocument } from '../job/document'
+import type { BodyOf, JobRecord } from '../job/records'
 import { ofKind } from '../job/records'
+import type { Changes, Condition, Danger, PlantState, ThingId, Three } from '../sequences/plant'
+import { dangerSays, dangersOf, met, standsSo } from '../sequences/plant'
+import { isBackBefore } from '../sequences/sequences'
+import type { Sequences } from '../sequences/sequences'
+import { confirmationId, leftOf, plantState } from '../sequences/state'
+import type { Guard, LeavesOff, Sequence, Step, StepReading } from '../sequences/step'
 import type { OffItem } from './offStrip'
-import { offKeyOf } from './offStrip'
+
+/** Where a blocked guard is lifted: another step, something to put back, or a test. */
+export type LeadsTo =
+  | { readonly kind: 'step'; readonly stepId: string; readonly short: string }
+  | { readonly kind: 'off'; readonly offId: string; readonly name: string }
+  | { readonly kind: 'sheet'; readonly sheet: 'tightness' | 'by-hand'; readonly name: string }
 
 export interface GuardState {
   readonly guard: Guard
   readonly holds: boolean
+  /** When it was seen, or since when the thing stands so. */
   readonly at?: string
+  /** When somebody last looked at it again for this step, beside what was recorded of it before. */
+  readonly seenNow?: string
+  /** Why it does not hold, as a clause: what is known, or that nothing is. */
+  readonly because?: string
+  readonly leadsTo?: LeadsTo
+}
+
+/** What signing a step, confirming a guard or putting something back would bring. */
+export interface DangerState {
+  readonly danger: Danger
+  readonly says: string
+  readonly leadsTo: readonly LeadsTo[]
 }
 
 export type StepState =
@@ -18,17 +43,42 @@ export type StepState =
       readonly recordId: string
       readonly si?: number
       readonly within: boolean | undefined
+      readonly body: BodyOf<'step'>
+    }
+  | {
+      readonly state: 'skipped'
+      readonly at: string
+      readonly by: string
+      readonly recordId: string
+      readonly because: string
     }
   | {
       readonly state: 'now' | 'after'
       readonly guards: readonly GuardState[]
       readonly openGuards: readonly GuardState[]
+      /** What it would bring even with every guard of it held: while there is any, nothing of it is confirmed. */
+      readonly dangers: readonly DangerState[]
     }
 
 export interface JudgedStep {
   readonly step: Step
   readonly number: number
   readonly progress: StepState
+}
+
+export interface JudgedSequence {
+  readonly sequence: Sequence
+  readonly steps: readonly JudgedStep[]
+  /** Nothing waits for it: it is only offered, and nobody has begun it. */
+  readonly waits: boolean
+  readonly done: number
+}
+
+/** How far the work on the plant is, and how the plant is known to stand. */
+export interface JudgedWork {
+  readonly sequences: readonly JudgedSequence[]
+  /** The plant as it is known, with what its dangers are told by. Plain data: it crosses to workers. */
+  readonly plant: Plant
 }
 
 /** Whether a reading is inside its limits; undefined when the design gives none. */
@@ -41,66 +91,294 @@ export function withinLimits(reading: StepReading, si: number): boolean | undefi
   )
 }
 
+export const isFinished = ({ progress }: JudgedStep): boolean =>
+  progress.state === 'done' || progress.state === 'skipped'
+
+/** The plant as it is known. */
+export interface Plant {
+  readonly document: JobDocument
+  readonly sequences: Sequences
+  readonly off: readonly OffItem[]
+  readonly known: PlantState
+  /** The last record of each step and confirmation that counts, by the id it carries. */
+  readonly signed: ReadonlyMap<string, Signed>
+}
+
+/** What guards are held against. */
+interface Bench extends Plant {
+  readonly gasTight: boolean
+  readonly handTests: readonly JudgedHandTest[]
+}
+type Signed = JobRecord & { readonly body: BodyOf<'step'> }
+
+/** The record of a step, or of a confirmation in it: under its own id, or that of before there were several sequences. */
+const signedAs = (
+  { id, was }: Step,
+  { signed }: Pick<Plant, 'signed'>,
+  guardId?: string,
+): Signed | undefined => {
+  const as = (stepId: string) =>
+    signed.get(guardId === undefined ? stepId : confirmationId(stepId, guardId))
+  return as(id) ?? (was === undefined ? undefined : as(was))
+}
+
 /** What a test took off or shut and named this step for: it is back before the step is signed. */
-const leftByTests = ({ id }: Step, off: readonly OffItem[]): readonly Guard[] =>
+const leftByTests = (step: Step, off: readonly OffItem[]): readonly Guard[] =>
   off
-    .filter(({ body }) => body.stepId === undefined && body.backBefore === id)
+    .filter(({ body }) => body.stepId === undefined && isBackBefore(step, body.backBefore))
     .map((item) => ({
       kind: 'put-back',
       offKey: item.id,
       text: `Back in place: ${item.body.name}`,
     }))
 
-const confirmation = 'guard:'
+/** The item that a guard waits for: by the key of what a step of its sequence left off, or by its own id. */
+export const offItemOf = (
+  step: Step,
+  offKey: string,
+  { off, sequences }: Pick<Plant, 'off' | 'sequences'>,
+): OffItem | undefined =>
+  off.find((item) => {
+    if (item.id === offKey) return true
+    const found = leftOf(sequences, item.body.stepId)
+    return found?.left.key === offKey && found.step.sequence === step.sequence
+  })
 
-export function judgeSteps(
-  steps: readonly Step[],
-  entries: readonly JobRecord[],
-  off: readonly OffItem[],
-  gasTight: boolean,
-): readonly JudgedStep[] {
-  const records = ofKind(entries, 'step')
-  const confirmed = (id: string) =>
-    records.filter((record) => record.body.stepId === `${confirmation}${id}`)
-  let reached = true
-  return steps.map((step, index): JudgedStep => {
-    const signed = records.filter((record) => record.body.stepId === step.id).at(-1)
-    if (signed) {
-      const { at, by, id, body } = signed
-      return {
-        step,
-        number: index + 1,
-        progress: {
-          state: 'done',
-          at,
-          by,
-          recordId: id,
-          ...(body.si === undefined ? {} : { si: body.si }),
-          within:
-            step.reading && body.si !== undefined ? withinLimits(step.reading, body.si) : undefined,
-        },
-      }
+const sets = (changes: Changes, { thing, values, not }: Condition): boolean => {
+  const value = changes[thing]
+  return value !== undefined && values.includes(value) === (not === undefined)
+}
+
+/** What would bring a thing to where a condition wants it. */
+function leads(condition: Condition, bench: Plant): LeadsTo | undefined {
+  const { sequences, off } = bench
+  for (const item of off) {
+    const thing = leftOf(sequences, item.body.stepId)?.left.thing
+    if (thing && sets({ [thing.id]: thing.back }, condition))
+      return { kind: 'off', offId: item.id, name: item.body.name }
+  }
+  for (const { steps } of sequences.list)
+    for (const step of steps) {
+      const brings =
+        sets(step.effects, condition) ||
+        step.guards.some((guard) => guard.kind === 'seen' && sets(guard.sets ?? {}, condition))
+      if (brings && signedAs(step, bench) === undefined)
+        return { kind: 'step', stepId: step.id, short: step.short }
     }
-    const guards = [...leftByTests(step, off), ...step.guards].map((guard): GuardState => {
-      if (guard.kind === 'gas-tight') return { guard, holds: gasTight }
-      if (guard.kind === 'put-back')
-        return {
-          guard,
-          holds: !off.some((item) => offKeyOf(item) === guard.offKey),
-        }
-      const seen = confirmed(`${step.id}/${guard.id}`).at(-1)
+  return undefined
+}
+
+const turned = ({ not, ...condition }: Condition): Condition =>
+  not === undefined ? { ...condition, not: true } : condition
+
+/** What a change would bring now, in the words of the job. */
+export function dangersNow(changes: Changes, bench: Plant): readonly DangerState[] {
+  const { known, document, sequences } = bench
+  return dangersOf(sequences.hazards, known, changes).map((danger) => ({
+    danger,
+    says: dangerSays(danger, known, document),
+    leadsTo: danger.because.flatMap((one) => leads(turned(one), bench) ?? []),
+  }))
+}
+
+/** A guard that the plant or the bench answers. */
+const answered = (
+  told: Three,
+  guard: Guard,
+  rest: Pick<GuardState, 'at' | 'because' | 'leadsTo'>,
+): GuardState =>
+  told === 'yes' ? { guard, holds: true, ...atOf(rest) } : { guard, holds: false, ...rest }
+
+const atOf = ({ at }: Pick<GuardState, 'at'>): Pick<GuardState, 'at'> =>
+  at === undefined || at === '' ? {} : { at }
+
+function handTestState(
+  guard: Extract<Guard, { kind: 'hand-test' }>,
+  { handTests }: Bench,
+): GuardState {
+  const kinds = guard.test.split('|')
+  const made = handTests.filter(
+    ({ kind, target }) => kinds.includes(kind.id) && target.id === guard.target,
+  )
+  const passed = made.find(({ last }) => last?.found.outcome === 'passed' && !last.isOutdated)
+  if (passed?.last) return { guard, holds: true, at: passed.last.at }
+  const [first] = made
+  return {
+    guard,
+    holds: false,
+    because: handTestWords(first),
+    leadsTo: { kind: 'sheet', sheet: 'by-hand', name: first?.kind.name ?? 'Tests by hand' },
+  }
+}
+
+function handTestWords(test: JudgedHandTest | undefined): string {
+  if (!test?.last) return 'not made yet'
+  if (test.last.isOutdated) return 'made on what is another now'
+  return test.last.found.outcome === 'failed' ? 'failed' : 'cannot tell'
+}
+
+function guardState(step: Step, guard: Guard, bench: Bench): GuardState {
+  switch (guard.kind) {
+    case 'seen': {
+      const seen = signedAs(step, bench, guard.id)
       return { guard, holds: seen !== undefined, ...(seen ? { at: seen.at } : {}) }
-    })
-    const progress: StepState = {
-      state: reached ? 'now' : 'after',
-      guards,
-      openGuards: guards.filter((guard) => !guard.holds),
     }
-    reached = false
-    return { step, number: index + 1, progress }
+    case 'put-back':
+      return putBackState(step, guard, bench)
+    case 'gas-tight':
+      return gasTightState(guard, bench)
+    case 'hand-test':
+      return handTestState(guard, bench)
+    case 'stands':
+      return standsState(guard, bench)
+  }
+}
+
+function gasTightState(
+  guard: Extract<Guard, { kind: 'gas-tight' }>,
+  { known, gasTight }: Bench,
+): GuardState {
+  const opened = known.get(`proof.${guard.of}`)?.value === 'open'
+  return answered(gasTight && !opened ? 'yes' : 'no', guard, {
+    because: opened && gasTight ? 'opened since the test' : 'not passed as it is',
+    leadsTo: { kind: 'sheet', sheet: 'tightness', name: 'Gas tightness' },
   })
 }
 
-/** The record id of a confirmation by eye, as a step record names it. */
-export const confirmationId = (stepId: string, guardId: string): string =>
-  `${confirmation}${stepId}/${guardId}`
+function standsState(guard: Extract<Guard, { kind: 'stands' }>, bench: Bench): GuardState {
+  const { known, document } = bench
+  const to = leads(guard.condition, bench)
+  return answered(met(guard.condition, known), guard, {
+    at: known.get(guard.condition.thing)?.at ?? '',
+    because: standsSo(guard.condition.thing, known, document),
+    ...(to ? { leadsTo: to } : {}),
+  })
+}
+
+/** On the strip no more; and where it is a thing of the plant, known to be back: passed over is not put back. */
+function putBackState(
+  step: Step,
+  guard: Extract<Guard, { kind: 'put-back' }>,
+  bench: Bench,
+): GuardState {
+  const item = offItemOf(step, guard.offKey, bench)
+  if (item)
+    return { guard, holds: false, leadsTo: { kind: 'off', offId: item.id, name: item.body.name } }
+  const mine = bench.sequences.list.find(({ id }) => id === step.sequence)?.steps ?? []
+  const left = mine.flatMap(({ leavesOff }) => leavesOff).find(({ key }) => key === guard.offKey)
+  if (!left?.thing) return { guard, holds: true }
+  const { id, back } = left.thing
+  return answered(met({ thing: id, values: [back] }, bench.known), guard, {
+    at: bench.known.get(id)?.at ?? '',
+    because: standsSo(id, bench.known, bench.document),
+  })
+}
+
+function judgeStep(step: Step, bench: Bench): StepState | undefined {
+  const signed = signedAs(step, bench)
+  if (!signed) return undefined
+  const { at, by, id: recordId, body } = signed
+  if (body.skipped !== undefined)
+    return { state: 'skipped', at, by, recordId, because: body.skipped }
+  const { si } = body
+  return {
+    state: 'done',
+    at,
+    by,
+    recordId,
+    body,
+    ...(si === undefined ? {} : { si }),
+    within: step.reading && si !== undefined ? withinLimits(step.reading, si) : undefined,
+  }
+}
+
+/** What signing a step brings: what it makes of the plant, with what it leaves off. */
+export const changesBy = ({ effects, leavesOff }: Step): Changes => ({
+  ...effects,
+  ...Object.fromEntries(
+    leavesOff.flatMap(({ thing }): readonly (readonly [ThingId, string])[] =>
+      thing ? [[thing.id, thing.off]] : [],
+    ),
+  ),
+})
+
+/** The id under which somebody records that they looked at what a guard rests on, there and then; none for what is confirmed by eye anyway. */
+export function nowId(guard: Guard): string | undefined {
+  switch (guard.kind) {
+    case 'seen':
+      return undefined
+    case 'stands':
+      return `now-${guard.condition.thing}`
+    case 'put-back':
+      return `now-${guard.offKey}`
+    case 'gas-tight':
+      return 'now-gas-tight'
+    case 'hand-test':
+      return `now-${guard.test}`
+  }
+}
+
+const lookedAgain = (step: Step, guard: Guard, bench: Bench): Pick<GuardState, 'seenNow'> => {
+  const id = nowId(guard)
+  const seen = id === undefined ? undefined : signedAs(step, bench, id)
+  return seen ? { seenNow: seen.at } : {}
+}
+
+/** What a step makes of the plant from here to its signature: what its open guards say and put back, then the step itself. */
+const wholeOf = (step: Step, guards: readonly GuardState[]): Changes =>
+  Object.assign(
+    {},
+    ...guards.map(({ guard, holds }) => (guard.kind === 'seen' && !holds ? guard.sets : {})),
+    changesBy(step),
+  ) as Changes
+
+function openStep(step: Step, state: 'now' | 'after', bench: Bench): StepState {
+  const guards = [...leftByTests(step, bench.off), ...step.guards].map((guard) => ({
+    ...guardState(step, guard, bench),
+    ...lookedAgain(step, guard, bench),
+  }))
+  return {
+    state,
+    guards,
+    openGuards: guards.filter((guard) => !guard.holds),
+    dangers: state === 'now' ? dangersNow(wholeOf(step, guards), bench) : [],
+  }
+}
+
+function judgeSequence(sequence: Sequence, bench: Bench): JudgedSequence {
+  let reached = true
+  const steps = sequence.steps.map((step, index): JudgedStep => {
+    const done = judgeStep(step, bench)
+    const progress = done ?? openStep(step, reached ? 'now' : 'after', bench)
+    if (!done) reached = false
+    return { step, number: index + 1, progress }
+  })
+  const done = steps.filter(isFinished).length
+  return { sequence, steps, done, waits: sequence.offered && done === 0 }
+}
+
+/** Every sequence of the job as it stands, on the plant as it is known. */
+export function judgeWork(
+  sequences: Sequences,
+  on: Pick<Bench, 'document' | 'off' | 'gasTight' | 'handTests'> & {
+    readonly entries: readonly JobRecord[]
+  },
+): JudgedWork {
+  const { document, off, entries } = on
+  const plant: Plant = {
+    document,
+    sequences,
+    off,
+    known: plantState(sequences, entries, { gasTight: on.gasTight }),
+    signed: new Map(ofKind(entries, 'step').map((record) => [record.body.stepId, record])),
+  }
+  const bench: Bench = { ...plant, gasTight: on.gasTight, handTests: on.handTests }
+  return {
+    sequences: sequences.list.map((sequence) => judgeSequence(sequence, bench)),
+    plant,
+  }
+}
+
+/** What goes back with an item: the thing of the plant as it then stands. */
+export const backChanges = (left: LeavesOff | undefined): Changes =>
+  left?.thing ? { [left.thing.id]: left.thing.back } : {}

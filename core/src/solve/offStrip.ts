@@ -15,10 +15,6 @@ export function stillOff(entries: readonly JobRecord[]): readonly OffItem[] {
     .filter((record) => !restored.has(record.id))
     .map(({ id, body, at, by }) => ({ id, body, at, by }))
 }
-/** What a step waits for an item by: off items that a step leaves carry `step#key` in their step id; what a test left off goes by itself. */
-export const offKeyOf = ({ id, body }: Pick<OffItem, 'id' | 'body'>): string | undefined =>
-  body.stepId?.split('#')[1] ?? (body.backBefore === undefined ? undefined : id)
-
 export const offWords = {
   shut: 'shut',
   'held-open': 'held open',

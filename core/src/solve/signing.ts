@@ -1,10 +1,13 @@
+import type { Evidence } from '../job/known'
 import type { RecordBody } from '../job/records'
-import type { Person } from '../practice/tickets'
+import type { Person, Ticket } from '../practice/tickets'
 import { lacking, ticketWords } from '../practice/tickets'
 import type { Judgement } from './judge'
-import type { JudgedStep } from './judgeSteps'
-import { confirmationId } from './judgeSteps'
-import { offKeyOf } from './offStrip'
+import { confirmationId, leftId, leftOf } from '../sequences/state'
+import type { DangerState, GuardState, JudgedSequence, JudgedStep, StepState } from './judgeSteps'
+import type { LeavesOff, Step } from '../sequences/step'
+import type { OffItem } from './offStrip'
+import { backChanges, changesBy, dangersNow, nowId, withinLimits } from './judgeSteps'
 
 /** Why something is off after a leak, as the off strip says it. */
 export const leakMadeSafe = 'a leak made safe'
@@ -24,71 +27,201 @@ const refuse = (code: Exclude<Signing, { ok: true }>['code'], says: string): Sig
   code,
   says,
 })
-const find = (judgement: Judgement, stepId: string): JudgedStep | undefined =>
-  judgement.steps.find((one) => one.step.id === stepId)
-
-/** Confirms one guard by eye. Guards are confirmed in their order: the lever is back before the outlet is shut. */
-export function confirmGuard(judgement: Judgement, stepId: string, guardId: string): Signing {
-  const judged = find(judgement, stepId)
-  if (!judged || judged.progress.state === 'done')
-    return refuse('no-such-step', 'This step is not open.')
-  if (judged.progress.state === 'after')
-    return refuse('not-yet', `Step ${judged.number} comes after one that is still open.`)
-  const { guards } = judged.progress
-  const index = guards.findIndex(({ guard }) => guard.kind === 'seen' && guard.id === guardId)
-  if (index < 0) return refuse('no-such-step', 'This step has no such guard.')
-  // Confirmed already, by another hand or the same one pressing again: once is enough.
-  if (guards[index]?.holds) return { ok: true, bodies: [] }
-  const before = guards.slice(0, index).find((guard) => !guard.holds)
-  if (before) return refuse('guard-open', `First: ${before.guard.text}.`)
-  return {
-    ok: true,
-    bodies: [{ kind: 'step', stepId: confirmationId(stepId, guardId), guards: [] }],
-  }
+interface Found {
+  readonly judged: JudgedStep
+  readonly sequence: JudgedSequence
+}
+const find = (judgement: Judgement, stepId: string): Found | undefined => {
+  for (const sequence of judgement.work.sequences)
+    for (const judged of sequence.steps) if (judged.step.id === stepId) return { judged, sequence }
+  return undefined
 }
 
-/** Signs a step: every guard holds, its reading is given, and the person holds its ticket. What it leaves off goes on the off strip. */
+const notOpen = refuse('no-such-step', 'This step is not open.')
+const tooEarly = ({ number }: JudgedStep): Signing =>
+  refuse('not-yet', `Step ${number} comes after one that is still open.`)
+
+const dangerous = ([first]: readonly DangerState[]): Signing | undefined =>
+  first && refuse('guard-open', first.says)
+
+const withoutTicket = (
+  person: Person,
+  ticket: Ticket | undefined,
+  what: string,
+): Signing | undefined => {
+  const missing = lacking(person, ticket ? [ticket] : [])
+  return missing.length === 0
+    ? undefined
+    : refuse(
+        'ticket-missing',
+        `${person.name} has no ${missing.map((one) => ticketWords[one]).join(' or ')}; ${what}`,
+      )
+}
+
+/** A step that is next, or why nothing is done in it. */
+type NextStep =
+  | {
+      readonly judged: JudgedStep
+      readonly progress: Extract<StepState, { state: 'now' | 'after' }>
+    }
+  | { readonly refused: Signing }
+
+function nextStep(judgement: Judgement, stepId: string): NextStep {
+  const judged = find(judgement, stepId)?.judged
+  if (!judged) return { refused: notOpen }
+  const { progress } = judged
+  if (progress.state === 'done' || progress.state === 'skipped') return { refused: notOpen }
+  return progress.state === 'after' ? { refused: tooEarly(judged) } : { judged, progress }
+}
+
+/** Confirms one guard by eye. Guards are confirmed in their order: the lever is back before the outlet is shut. What would bring a danger is not confirmed. */
+export function confirmGuard(judgement: Judgement, stepId: string, guardId: string): Signing {
+  const next = nextStep(judgement, stepId)
+  if ('refused' in next) return next.refused
+  const { guards, dangers } = next.progress
+  // Looked at again out of reach of the server: each time it is, it is recorded.
+  if (guards.some(({ guard }) => nowId(guard) === guardId))
+    return { ok: true, bodies: [confirmed(stepId, guardId)] }
+  const index = guards.findIndex(({ guard }) => guard.kind === 'seen' && guard.id === guardId)
+  const found = guards[index]
+  if (found?.guard.kind !== 'seen') return refuse('no-such-step', 'This step has no such guard.')
+  // Confirmed already, by another hand or the same one pressing again: once is enough.
+  if (found.holds) return { ok: true, bodies: [] }
+  const before = guards.slice(0, index).find((guard) => !guard.holds)
+  if (before) return refuse('guard-open', `First: ${before.guard.text}.`)
+  const danger =
+    dangerous(dangers) ?? dangerous(dangersNow(found.guard.sets ?? {}, judgement.work.plant))
+  return danger ?? { ok: true, bodies: [confirmed(stepId, guardId)] }
+}
+
+const confirmed = (stepId: string, guardId: string): RecordBody => ({
+  kind: 'step',
+  stepId: confirmationId(stepId, guardId),
+  guards: [],
+})
+
+/** What is given with a step's signature. */
+export interface SignedWith {
+  readonly reading?: { readonly si: number; readonly typed: string } | undefined
+  /** Of a reading outside its limits. */
+  readonly cause?: string | undefined
+  readonly action?: string | undefined
+  readonly photos?: readonly Evidence[] | undefined
+}
+
+/** Whether a reading is one that wants a cause and an action beside it. */
+export const wantsCause = ({ step }: JudgedStep, si: number | undefined): boolean =>
+  step.reading !== undefined && si !== undefined && withinLimits(step.reading, si) === false
+
+/**
+ * Signs a step: every guard holds, its reading is given, nothing that must never come together would, and the person holds its ticket. A
+ * reading outside its limits wants its cause and what was done. What it leaves off goes on the off strip.
+ */
 export function signStep(
   judgement: Judgement,
   stepId: string,
   person: Person,
-  reading?: { readonly si: number; readonly typed: string },
+  given: SignedWith = {},
 ): Signing {
-  const judged = find(judgement, stepId)
-  if (!judged || judged.progress.state === 'done')
-    return refuse('no-such-step', 'This step is not open.')
-  const { step, progress, number } = judged
-  if (progress.state === 'after')
-    return refuse('not-yet', `Step ${number} comes after one that is still open.`)
-  const missingTickets = lacking(person, step.ticket ? [step.ticket] : [])
-  if (missingTickets.length > 0)
-    return refuse(
-      'ticket-missing',
-      `${person.name} has no ${missingTickets.map((ticket) => ticketWords[ticket]).join(' or ')}; this step needs one to be signed.`,
-    )
-  const open = progress.openGuards[0]
-  if (open) return refuse('guard-open', `Still open: ${open.guard.text}.`)
-  if (step.reading && reading === undefined)
-    return refuse('reading-missing', `This step needs its reading: ${step.reading.label}.`)
+  const next = nextStep(judgement, stepId)
+  if ('refused' in next) return next.refused
+  const { judged, progress } = next
+  const { step } = judged
+  const cannot =
+    withoutTicket(person, step.ticket, 'this step needs one to be signed.') ??
+    stillOpen(progress.openGuards) ??
+    unread(judged, given) ??
+    dangerous(dangersNow(changesBy(step), judgement.work.plant))
+  if (cannot) return cannot
+  const guards = progress.guards.map(({ guard }) => guard.text)
+  return { ok: true, bodies: [signedBody(judged, guards, given), ...leftOff(step)] }
+}
+
+const stillOpen = ([open]: readonly GuardState[]): Signing | undefined =>
+  open &&
+  refuse('guard-open', `Still open: ${open.guard.text}${open.because ? ` (${open.because})` : ''}.`)
+
+/** What is missing of a reading: itself, or what it comes from where it is outside its limits. */
+function unread(judged: JudgedStep, given: SignedWith): Signing | undefined {
+  const { reading } = judged.step
+  if (reading && given.reading === undefined)
+    return refuse('reading-missing', `This step needs its reading: ${reading.label}.`)
+  const told = [given.cause, given.action].every((text) => (text ?? '').trim().length >= 3)
+  return wantsCause(judged, given.reading?.si) && !told
+    ? refuse(
+        'reading-missing',
+        'The reading is outside its limits: say what it comes from, and what was done.',
+      )
+    : undefined
+}
+
+function signedBody(
+  judged: JudgedStep,
+  guards: string[],
+  { reading, cause = '', action = '', photos = [] }: SignedWith,
+): RecordBody {
+  return {
+    kind: 'step',
+    stepId: judged.step.id,
+    guards,
+    ...(reading ? { si: reading.si, typed: reading.typed } : {}),
+    ...(wantsCause(judged, reading?.si) ? { cause: cause.trim(), action: action.trim() } : {}),
+    ...(photos.length > 0 ? { photos: [...photos] } : {}),
+  }
+}
+
+const leftOff = (step: Step): readonly RecordBody[] =>
+  step.leavesOff.map((left): RecordBody => ({
+    kind: 'off',
+    name: left.name,
+    state: left.state,
+    where: left.where,
+    because: step.short,
+    backBefore: left.backBefore,
+    stepId: leftId(step, left),
+  }))
+
+/** Passes a step over with a reason: by whoever may sign it. It makes nothing of the plant, so what rests on it stays unknown. */
+export function skipStep(
+  judgement: Judgement,
+  stepId: string,
+  person: Person,
+  because: string,
+): Signing {
+  const next = nextStep(judgement, stepId)
+  if ('refused' in next) return next.refused
+  const ticket = withoutTicket(person, next.judged.step.ticket, 'so it is not theirs to pass over.')
+  if (ticket) return ticket
+  if (because.trim().length < 3) return refuse('reading-missing', 'Say why it is passed over.')
   return {
     ok: true,
-    bodies: [
-      {
-        kind: 'step',
-        stepId,
-        guards: progress.guards.map(({ guard }) => guard.text),
-        ...(reading ? { si: reading.si, typed: reading.typed } : {}),
-      },
-      ...step.leavesOff.map((left): RecordBody => ({
-        kind: 'off',
-        name: left.name,
-        state: left.state,
-        where: left.where,
-        because: step.short,
-        backBefore: left.backBefore,
-        stepId: `${step.id}#${left.key}`,
-      })),
-    ],
+    bodies: [{ kind: 'step', stepId, guards: [], skipped: because.trim().slice(0, 200) }],
+  }
+}
+
+/** A row that takes another back. */
+export interface Undoing {
+  readonly replaces: string
+  readonly reason: string
+}
+
+/** Takes a step back, by whoever may sign it: a new row with a reason. What it had made of the plant is unknown from then on. */
+export function undoStep(
+  judgement: Judgement,
+  stepId: string,
+  person: Person,
+  because: string,
+): Signing & { readonly undoing?: Undoing } {
+  const judged = find(judgement, stepId)?.judged
+  if (!judged || (judged.progress.state !== 'done' && judged.progress.state !== 'skipped'))
+    return refuse('no-such-step', 'This step is not done, so there is nothing to take back.')
+  const ticket = withoutTicket(person, judged.step.ticket, 'so it is not theirs to take back.')
+  if (ticket) return ticket
+  if (because.trim().length < 3) return refuse('reading-missing', 'Say why it is taken back.')
+  return {
+    ok: true,
+    bodies: [{ kind: 'step-undone', stepId }],
+    undoing: { replaces: judged.progress.recordId, reason: because.trim().slice(0, 200) },
   }
 }
 
@@ -110,12 +243,8 @@ export function tickItem(
   const judged = judgement.items.find((one) => one.item.id === itemId)
   if (!judged) return refuse('no-such-step', 'That is not on this work list.')
   const { item } = judged
-  const missingTickets = lacking(person, item.ticket ? [item.ticket] : [])
-  if (missingTickets.length > 0)
-    return refuse(
-      'ticket-missing',
-      `${person.name} has no ${missingTickets.map((ticket) => ticketWords[ticket]).join(' or ')}; this needs one to be ticked.`,
-    )
+  const ticket = withoutTicket(person, item.ticket, 'this needs one to be ticked.')
+  if (ticket) return ticket
   if (answer === 'not-here') {
     if (item.always) return refuse('reading-missing', 'This is always called for.')
     if (because.trim().length < 3)
@@ -148,26 +277,31 @@ export function putBack(judgement: Judgement, offId: string): Signing {
   if (!item) return refuse('no-such-step', 'That is already back, or was never off.')
   const unlit = item.body.state === 'unlit' ? notToBeLit(judgement) : undefined
   if (unlit !== undefined) return refuse('guard-open', unlit)
-  const key = offKeyOf(item)
-  const left = judgement.steps
-    .flatMap(({ step }) => step.leavesOff.map((leaves) => ({ leaves, step })))
-    .find(
-      ({ leaves, step }) => leaves.key === key && item.body.stepId === `${step.id}#${leaves.key}`,
+  const left = leftOf(judgement.work.plant.sequences, item.body.stepId)?.left
+  const target = left?.waits && find(judgement, left.backBefore)
+  const early = left && target ? tooEarlyFor(item, target, left) : undefined
+  if (early) return early
+  const danger = dangerous(dangersNow(backChanges(left), judgement.work.plant))
+  return danger ?? { ok: true, bodies: [{ kind: 'put-back', off: offId }] }
+}
+
+/** Power, gas and the like wait for their step, and for the guards before them in it. */
+function tooEarlyFor(
+  { id, body }: OffItem,
+  { judged }: Found,
+  left: LeavesOff,
+): Signing | undefined {
+  const { progress, number, step } = judged
+  const named = `step ${number}: ${step.short}`
+  if (progress.state === 'after')
+    return refuse(
+      'guard-open',
+      `${body.name} stays ${body.state === 'power-off' ? 'off' : 'as it is'} until ${named}.`,
     )
-  if (left?.leaves.waits) {
-    const target = find(judgement, left.leaves.backBefore)
-    if (target && target.progress.state === 'after')
-      return refuse(
-        'guard-open',
-        `${item.body.name} stays ${item.body.state === 'power-off' ? 'off' : 'shut'} until step ${target.number}: ${target.step.short}.`,
-      )
-    if (target && target.progress.state === 'now') {
-      const index = target.progress.guards.findIndex(
-        ({ guard }) => guard.kind === 'put-back' && guard.offKey === key,
-      )
-      const before = target.progress.guards.slice(0, index).find((guard) => !guard.holds)
-      if (before) return refuse('guard-open', `Not yet. First: ${before.guard.text}.`)
-    }
-  }
-  return { ok: true, bodies: [{ kind: 'put-back', off: offId }] }
+  if (progress.state !== 'now') return undefined
+  const index = progress.guards.findIndex(
+    ({ guard }) => guard.kind === 'put-back' && (guard.offKey === left.key || guard.offKey === id),
+  )
+  const before = progress.guards.slice(0, Math.max(0, index)).find((guard) => !guard.holds)
+  return before && refuse('guard-open', `Not yet. First: ${before.guard.text}.`)
 }

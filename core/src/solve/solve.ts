@@ -2,12 +2,10 @@ import type { Finding } from '../answer/finding'
 import type { Sheet } from '../answer/sheet'
 import type { JobDocument } from '../job/document'
 import type { Practice } from '../practice/practices'
-import { safeOutlet } from '../practice/safeOutlet'
 import { practices } from '../practice/practices'
-import type { Step } from '../sequences/sequence'
-import { commissioningSequence } from '../sequences/sequence'
-import type { GasAnswer } from '../sheets/gas/answer'
-import type { VesselAnswer } from '../sheets/vessel/answer'
+import type { Sequences } from '../sequences/sequences'
+import { sequencesOf } from '../sequences/sequences'
+import { sequenceTargets } from './sequenceTargets'
 import { inputsOf } from './restsOn'
 import type { AnySpec, Answers, Sheets } from './sheets'
 import { answerOf } from '../answer/sheet'
@@ -17,7 +15,8 @@ import { solvedSpecs, solveSheet } from './sheets'
 export interface Solution extends Sheets {
   readonly document: JobDocument
   readonly practice: Practice
-  readonly steps: readonly Step[]
+  /** What is done on it step by step, and what must never come together meanwhile. */
+  readonly sequences: Sequences
   readonly findings: readonly Finding[]
 }
 
@@ -66,44 +65,12 @@ function solveBy(document: JobDocument, solveOne: SolveSheet): Solution {
     sheets[spec.id] = sheet
     answers[spec.id] = answerOf(sheet)
   }
-  const { vessel, gas } = answers as Partial<Answers>
+  const targets = sequenceTargets(document, practice, answers as Partial<Answers>)
   return {
     ...(sheets as unknown as Sheets),
     document,
     practice,
-    steps: commissioningSequence(document, practice, {
-      ...sequenceTargets(practice, vessel, gas),
-      tapMost_K: safeOutlet(practice, document.site).temp_K,
-    }),
+    sequences: sequencesOf({ document, practice, targets }),
     findings: Object.values(sheets).flatMap((sheet) => (sheet.applies ? sheet.findings : [])),
-  }
-}
-
-function sequenceTargets(
-  practice: Practice,
-  v: VesselAnswer | undefined,
-  g: GasAnswer | undefined,
-) {
-  const least = g?.index.appliance?.minInletGauge_Pa?.value
-  return {
-    ...(v
-      ? {
-          chargeGauge_Pa: v.pumpUp.gauge_Pa,
-          fillGauge_Pa: v.fillGauge_Pa,
-          reliefSetGauge_Pa: v.inputs.reliefSetGauge_Pa,
-          finalGauge_Pa: v.need.finalGauge_Pa,
-          fitted_m3: v.fitted_m3,
-          maxFlowTemp_K: v.inputs.maxTemp_K,
-        }
-      : {}),
-    ...(v?.forecast.outcome === 'settles' ? { hotGauge_Pa: v.forecast.hotGauge_Pa } : {}),
-    ...(g ? { gasGauge_Pa: g.index.inletGauge_Pa ?? g.index.farGauge_Pa } : {}),
-    ...(least === undefined
-      ? {}
-      : {
-          gasLeastGauge_Pa: least,
-          gasLeastSays: `the minimum inlet pressure on the plate of ${g?.index.appliance?.name ?? 'the appliance'}`,
-        }),
-    practice: practice.name,
   }
 }

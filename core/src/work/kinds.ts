@@ -13,6 +13,8 @@ export interface WorkKind {
   readonly list: readonly TickItemId[]
   /** Something comes out: asbestos, heat and power are asked for first. */
   readonly takesOut: boolean
+  /** What it isolates, opens and gives back has steps of its own: the list does not ask for it again. */
+  readonly stepped?: true
   /** A one-page record instead of the whole pack. */
   readonly small: boolean
   /** Parts of the document it cannot be without. */
@@ -30,7 +32,7 @@ export const workKindList = [
     name: 'New heating with a boiler',
     says: 'A circuit, its boiler and everything round it, from the survey to the handover.',
     sheets: [...boilerSheets, 'circuit', 'safety', 'water'],
-    list: ['water-test', 'flushed', 'back-on'],
+    list: ['water-test', 'back-on'],
     takesOut: false,
     small: false,
     needs: ['heating'],
@@ -40,7 +42,7 @@ export const workKindList = [
     name: 'Boiler exchanged',
     says: 'A new boiler on a circuit that stays: vessel, relief and gas are worked out again, the circuit if you like.',
     sheets: boilerSheets,
-    list: ['isolated', 'gas-shut', 'flushed', 'back-on'],
+    list: ['isolated', 'gas-shut', 'back-on'],
     takesOut: true,
     small: false,
     needs: ['heating'],
@@ -50,7 +52,7 @@ export const workKindList = [
     name: 'Stored hot water, new or exchanged',
     says: 'A store with its inlet group, reliefs, discharge and water feed.',
     sheets: [...survey, 'heat', 'safety', 'relief', 'water', 'steps'],
-    list: ['isolated', 'disinfected', 'tap-read', 'back-on'],
+    list: ['isolated', 'back-on'],
     takesOut: true,
     small: false,
     needs: ['hot-water'],
@@ -60,7 +62,7 @@ export const workKindList = [
     name: 'Storage water heater exchanged',
     says: 'Gas, electric or heat pump: plate, relief, vessel, supply, and the taps at the end.',
     sheets: heaterSheets,
-    list: ['isolated', 'disinfected', 'back-on'],
+    list: ['isolated', 'back-on'],
     takesOut: true,
     small: false,
     needs: ['hot-water'],
@@ -70,7 +72,7 @@ export const workKindList = [
     name: '{instantaneousHeater}, new or exchanged',
     says: 'What it can heat at once, its gas at full rate, the relief it needs.',
     sheets: heaterSheets,
-    list: ['isolated', 'disinfected', 'back-on'],
+    list: ['isolated', 'back-on'],
     takesOut: true,
     small: false,
     needs: ['hot-water'],
@@ -79,9 +81,10 @@ export const workKindList = [
     id: 'safety-part-exchanged',
     name: 'One safety part exchanged',
     says: 'A {reliefValve}, {temperatureRelief}, {vessel}, {reducingValve} or inlet group: a dozen questions, the steps, one page.',
-    sheets: ['exchange'],
-    list: ['isolated', 'let-down', 'fitted', 'charge', 'refilled', 'hot-read', 'dry', 'back-on'],
+    sheets: ['exchange', 'steps'],
+    list: ['back-on'],
     takesOut: true,
+    stepped: true,
     small: true,
     needs: [],
   },
@@ -89,12 +92,10 @@ export const workKindList = [
     id: 'burner-part-exchanged',
     name: 'Burner or gas valve part exchanged',
     says: 'The right part, the gas proven again, burner pressure and combustion read.',
-    sheets: [],
-    list: [
-      ...(['gas-shut', 'part-number', 'fitted', 'retest', 'soap'] as const),
-      ...(['burner-pressure', 'combustion', 'flame-proof', 'purged', 'back-on'] as const),
-    ],
+    sheets: ['plates', 'steps'],
+    list: ['back-on'],
     takesOut: true,
+    stepped: true,
     small: true,
     needs: [],
   },
@@ -112,12 +113,10 @@ export const workKindList = [
     id: 'pipework-restored',
     name: 'Pipework in use cut out and restored',
     says: 'A section emptied, cut, made good, tested and back in use.',
-    sheets: [],
-    list: [
-      ...(['section', 'isolated', 'bonded', 'restored', 'water-test'] as const),
-      ...(['refilled', 'dry', 'back-on'] as const),
-    ],
+    sheets: ['steps'],
+    list: ['section', 'back-on'],
     takesOut: true,
+    stepped: true,
     small: true,
     needs: [],
   },

@@ -16,14 +16,21 @@ export interface JudgedItem {
   }
 }
 
-const hazards: readonly string[] = ['asbestos', 'dead', 'cool']
+/** Asked before anything is taken out; of work whose isolation is done in steps only the first. */
+const hazards = ['asbestos', 'dead', 'cool'] as const
 
-/** What the work asks to be done and written down, in the order of work, each once. */
-export function workItems(document: JobDocument): readonly TickItem[] {
+/** What the work asks to be done and written down, in the order of work, each once; with what was ticked under an earlier list. */
+export function workItems(
+  document: JobDocument,
+  ticked: readonly string[] = [],
+): readonly TickItem[] {
   const kinds = kindsOf(document)
   const wanted = new Set<string>([
-    ...(kinds.some(({ takesOut }) => takesOut) ? hazards : []),
+    ...kinds.flatMap(({ takesOut, stepped }) =>
+      takesOut ? hazards.slice(0, stepped ? 1 : hazards.length) : [],
+    ),
     ...kinds.flatMap(({ list }) => list),
+    ...(kinds.length > 0 ? ticked : []),
   ])
   const part = document.work.exchange?.part
   const all: readonly TickItem[] = tickItems
@@ -42,7 +49,8 @@ export function judgeItems(
   entries: readonly JobRecord[],
 ): readonly JudgedItem[] {
   const records = ofKind(entries, 'ticked')
-  return workItems(document).map((item): JudgedItem => {
+  const ticked = records.map(({ body }) => body.item)
+  return workItems(document, ticked).map((item): JudgedItem => {
     const last = records.filter(({ body }) => body.item === item.id).at(-1)
     return last
       ? { item, ticked: { recordId: last.id, at: last.at, by: last.by, body: last.body } }

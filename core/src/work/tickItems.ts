@@ -20,6 +20,8 @@ export interface TickItem {
   readonly parts?: readonly ExchangedPart[]
   /** It cannot be passed over with a reason. */
   readonly always?: true
+  /** Asked on lists of before, and a step of a sequence now: shown where it was ticked. */
+  readonly before?: true
 }
 
 const reliefs: readonly ExchangedPart[] = ['relief-valve', 'temperature-pressure-valve']
@@ -53,6 +55,7 @@ export const tickItems = [
   },
   {
     id: 'let-down',
+    before: true,
     group: 'before',
     says: 'Pressure let down through a drain, not through the relief',
     why: 'The gauge at 0 proves it; a stuck gauge is proven by the open drain.',
@@ -68,6 +71,7 @@ export const tickItems = [
   },
   {
     id: 'bonded',
+    before: true,
     group: 'before',
     says: 'Pipe bridged across the cut before it is cut',
     why: 'A pipe may carry the current of a fault somewhere else in the house.',
@@ -89,6 +93,7 @@ export const tickItems = [
   },
   {
     id: 'part-number',
+    before: true,
     group: 'work',
     says: 'The part is for this model and this gas',
     why: 'The maker’s list says so, not its looks.',
@@ -97,12 +102,14 @@ export const tickItems = [
   },
   {
     id: 'fitted',
+    before: true,
     group: 'work',
     says: 'New part fitted: arrow with the flow, sealed as its maker says, left unstrained',
     why: 'Two wrenches, the larger holds the fixed part. A relief is hand-tight and a turn or so, its tag left on.',
   },
   {
     id: 'charge',
+    before: true,
     group: 'work',
     says: 'Charge gauged with the water side empty, set for this plant',
     why: 'Factory charge leaks in store.',
@@ -111,6 +118,7 @@ export const tickItems = [
   },
   {
     id: 'restored',
+    before: true,
     group: 'work',
     says: 'Section made good, supported, nothing left loose',
     why: 'Every press recounted, every union tightened: what is not in the list is what leaks.',
@@ -147,6 +155,7 @@ export const tickItems = [
   },
   {
     id: 'burner-pressure',
+    before: true,
     group: 'test',
     says: 'Inlet, then {burnerPressure}, by the maker’s chart for this gas and height',
     why: 'Set only with the chart in hand; measured always.',
@@ -155,6 +164,7 @@ export const tickItems = [
   },
   {
     id: 'combustion',
+    before: true,
     group: 'test',
     says: 'Combustion read and inside the maker’s figures',
     why: 'The reading most often missing. CO is what kills.',
@@ -163,6 +173,7 @@ export const tickItems = [
   },
   {
     id: 'flame-proof',
+    before: true,
     group: 'test',
     says: 'Flame supervision and limits act when tried',
     why: 'A gas valve that does not shut is the danger the part was bought against.',
@@ -170,6 +181,7 @@ export const tickItems = [
   },
   {
     id: 'refilled',
+    before: true,
     group: 'after',
     says: 'Refilled slowly and vented, cold pressure read',
     why: 'Air left in goes on leaving for days and takes the pressure with it.',
@@ -177,6 +189,7 @@ export const tickItems = [
   },
   {
     id: 'hot-read',
+    before: true,
     group: 'after',
     says: 'Heated to its limit, hot pressure read',
     why: 'That the new relief is dry cold proves nothing.',
@@ -185,12 +198,14 @@ export const tickItems = [
   },
   {
     id: 'dry',
+    before: true,
     group: 'after',
     says: 'Discharge and joints dry, cold and hot',
     why: 'A paper towel says it better than an eye.',
   },
   {
     id: 'flushed',
+    before: true,
     group: 'after',
     says: 'Flushed until clear, and treated as the boiler’s maker asks',
     why: 'Flux and swarf settle in the exchanger. Inhibitor is a dose, not a habit.',
@@ -198,6 +213,7 @@ export const tickItems = [
   },
   {
     id: 'disinfected',
+    before: true,
     group: 'after',
     says: 'New drinking-water pipes flushed and disinfected as the practice here has it',
     why: 'Dirt and dwell from the work reach the glass.',
@@ -205,6 +221,7 @@ export const tickItems = [
   },
   {
     id: 'tap-read',
+    before: true,
     group: 'after',
     says: 'Hottest {tap} read after it has run',
     why: 'Scalding is judged at the outlet, not at the dial.',

@@ -7,6 +7,7 @@ import { practiceNames } from '../practice/practiceNames'
 import { beginExchange, chooseWork } from './begin'
 import { guessWork, kindsOf, workKindList } from './kinds'
 import { judgeItems, workItems } from './list'
+import type { TickItem } from './tickItems'
 import { tickItems } from './tickItems'
 
 const blank = (practice: (typeof practiceNames)[number] = 'uk-ireland') =>
@@ -25,7 +26,10 @@ describe('the kinds of work', () => {
     const asked = new Set<string>(workKindList.flatMap(({ list }) => list))
     expect([...asked].filter((id) => !known.has(id))).toEqual([])
     const hazards = ['asbestos', 'dead', 'cool']
-    expect([...known].filter((id) => !asked.has(id) && !hazards.includes(id))).toEqual([])
+    const before: readonly TickItem[] = tickItems.filter((item: TickItem) => item.before)
+    const kept = [...hazards, ...before.map(({ id }) => id)]
+    expect([...known].filter((id) => !asked.has(id) && !kept.includes(id))).toEqual([])
+    expect(before.filter(({ id }) => asked.has(id))).toEqual([])
   })
   test.each(workKinds)('%s: what it cannot be without is put down with the choice', (kind) => {
     const job = applyEdits(blank(), chooseWork(blank(), [kind], ids()))
@@ -98,7 +102,9 @@ describe('the work list', () => {
     workItems(withKinds(...kinds)).map(({ id }) => id)
 
   test('asks for asbestos, power and heat first where something comes out, and not where nothing does', () => {
-    expect(items('burner-part-exchanged').slice(0, 3)).toEqual(['asbestos', 'dead', 'cool'])
+    expect(items('boiler-exchanged').slice(0, 3)).toEqual(['asbestos', 'dead', 'cool'])
+    // What it isolates has steps of its own.
+    expect(items('burner-part-exchanged')).toEqual(['asbestos', 'back-on'])
     expect(items('leak-made-safe')).not.toContain('asbestos')
     expect(items('inspection-only')).toEqual(['told'])
   })
@@ -106,15 +112,19 @@ describe('the work list', () => {
     const both = items('boiler-exchanged', 'stored-hot-water')
     expect(new Set(both).size).toBe(both.length)
   })
-  test('asks for the charge where a vessel is exchanged, and not where a relief is', () => {
-    const of = (part: (typeof exchangedParts)[number]) => {
-      const job = withKinds('safety-part-exchanged')
-      const begun = applyEdits(job, beginExchange(job, part, practices['uk-ireland'].words, ids()))
-      return workItems(begun).map(({ id }) => id)
+  test('shows what was ticked on a list of before, and nothing of it where it was not', () => {
+    const ticked: JobRecord = {
+      ...{ id: 'one-0001', at: '2026-11-20T10:00:00Z', by: 'a' },
+      body: { kind: 'ticked', item: 'hot-read', answer: 'done', because: '', text: '', si: 1e5 },
     }
-    expect(of('expansion-vessel')).toContain('charge')
-    expect(of('relief-valve')).not.toContain('charge')
-    expect(of('relief-valve')).toContain('hot-read')
+    const job = withKinds('safety-part-exchanged')
+    const begun = applyEdits(
+      job,
+      beginExchange(job, 'relief-valve', practices['uk-ireland'].words, ids()),
+    )
+    const shown = (entries: JobRecord[]) => judgeItems(begun, entries).map(({ item }) => item.id)
+    expect(shown([])).toEqual(['asbestos', 'back-on'])
+    expect(shown([ticked])).toEqual(['asbestos', 'hot-read', 'back-on'])
   })
   test('the last record of an item counts; one that is replaced does not', () => {
     const ticked = (id: string, text: string, replaces?: string): JobRecord => ({

@@ -19,6 +19,7 @@ import { gaugeRoutes } from '../gauges/gaugeRoutes'
 import { readBoard } from '../jobs/board'
 import { fileRoutes } from '../jobs/fileRoutes'
 import { jobRoutes } from '../jobs/jobRoutes'
+import { stepRoutes, visitRoutes } from '../jobs/stepRoutes'
 import { JobStore } from '../jobs/jobStore'
 import { Summaries } from '../jobs/summaries'
 import { LiveHub } from '../live/hub'
@@ -164,6 +165,8 @@ async function registerRoutes(
   const perMinute = (max: number) => ({ rateLimit: { max, timeWindow: '1 minute' } })
   await api.register(peopleRoutes, { people })
   await api.register(documentRoutes)
+  await api.register(stepRoutes, { jobs, people, tasks, clock })
+  await api.register(visitRoutes, { jobs, people, tasks, clock })
   await api.register(jobRoutes, {
     jobs,
     people,

@@ -95,7 +95,7 @@ describe('the board', () => {
       sheet: 'steps',
       off: 3,
       stops: 0,
-      waits: expect.stringContaining('step 8') as string,
+      waits: expect.stringContaining('step 12') as string,
     })
     expect(await board('?stage=commission')).toMatchObject({
       total: 1,

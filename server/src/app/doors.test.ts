@@ -118,12 +118,13 @@ describe('what is sent twice is done once', () => {
     })
   })
   test('one guard confirmed four times at once, by different presses', async () => {
-    await bench.send('POST', '/import', demoJobs()['saltbush-ferry'] as JobFile)
-    const url = '/jobs/saltbush-ferry'
+    await bench.send('POST', '/import', demoJobs()['juniper-ridge'] as JobFile)
+    const url = '/jobs/juniper-ridge'
+    const guard = { guardId: 'proved-dead' }
     const before = ((await bench.send('GET', url)).body as unknown as JobState).records.length
     const answers = await Promise.all(
       Array.from({ length: 4 }, () =>
-        bench.send('POST', `${url}/steps/tap-temp/guards`, { ...bench.act(), guardId: 'run' }),
+        bench.send('POST', `${url}/steps/heating.power-off/guards`, { ...bench.act(), ...guard }),
       ),
     )
     expect(answers.map((answer) => answer.status)).toEqual([201, 201, 201, 201])

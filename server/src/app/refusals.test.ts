@@ -100,26 +100,24 @@ const ways: readonly (readonly [RefusalCode, string, RegExp, () => Promise<Answe
     'not-yet',
     'a step before its turn',
     /comes after/,
-    async () => send('POST', `${await load('saltbush-ferry')}/steps/explain/sign`, act()),
+    async () =>
+      send('POST', `${await load('saltbush-ferry')}/steps/gas-heater.heater.explain/sign`, act()),
   ],
   [
     'guard-open',
     'a step whose guard nobody looked at',
     /^Still open: /,
     async () =>
-      send('POST', `${await load('saltbush-ferry')}/steps/tap-temp/sign`, {
-        ...act(),
-        reading: { si: 322.15, typed: '49 C' },
-      }),
+      send('POST', `${await load('saltbush-ferry')}/steps/gas-heater.heater.tap-temp/sign`, act()),
   ],
   [
     'reading-missing',
     'a step without its reading',
     /reading/,
     async () => {
-      const url = await load('saltbush-ferry')
-      await send('POST', `${url}/steps/tap-temp/guards`, { ...act(), guardId: 'run' })
-      return send('POST', `${url}/steps/tap-temp/sign`, act())
+      const url = await load('thornfield-scout-hut')
+      await send('POST', `${url}/steps/exchange.hot-read/guards`, { ...act(), guardId: 'top' })
+      return send('POST', `${url}/steps/exchange.hot-read/sign`, act())
     },
   ],
   [

@@ -18,13 +18,15 @@ beforeEach(async () => {
   send = bench.send.bind(bench)
   await bench.open()
   await bench.newJob()
-  for (const name of ['kestrel-weir', 'saltbush-ferry'])
+  for (const name of ['kestrel-weir', 'saltbush-ferry', 'thornfield-scout-hut'])
     await send('POST', '/import', demoJobs()[name] as JobFile)
 })
 afterEach(() => bench.end())
 
 const kestrel = '/jobs/kestrel-weir'
 const saltbush = '/jobs/saltbush-ferry'
+const hut = '/jobs/thornfield-scout-hut'
+const hot = `${hut}/steps/exchange.hot-read`
 const begun = async (): Promise<string> => {
   await send('POST', `${kestrel}/tests`, {
     ...act(),
@@ -98,16 +100,38 @@ const ways: readonly Way[] = [
   ],
   [
     'POST /api/jobs/{jobId}/steps/{stepId}/guards',
-    async () => ({ url: `${saltbush}/steps/tap-temp/guards`, body: { ...act(), guardId: 'run' } }),
+    async () => ({ url: `${hot}/guards`, body: { ...act(), guardId: 'top' } }),
   ],
   [
     'POST /api/jobs/{jobId}/steps/{stepId}/sign',
     async () => {
-      await send('POST', `${saltbush}/steps/tap-temp/guards`, { ...act(), guardId: 'run' })
+      await send('POST', `${hot}/guards`, { ...act(), guardId: 'top' })
       return {
-        url: `${saltbush}/steps/tap-temp/sign`,
-        body: { ...act(), reading: { si: 322.15, typed: '49 C' } },
+        url: `${hot}/sign`,
+        body: { ...act(), reading: { si: 1.4e5, typed: '20 psi' } },
       }
+    },
+  ],
+  [
+    'POST /api/jobs/{jobId}/steps/{stepId}/skip',
+    async () => ({ url: `${hot}/skip`, body: { ...act(), because: 'no heat today' } }),
+  ],
+  [
+    'POST /api/jobs/{jobId}/steps/{stepId}/undo',
+    async () => ({
+      url: `${hut}/steps/exchange.cold-read/undo`,
+      body: { ...act(), because: 'gauge was stuck' },
+    }),
+  ],
+  [
+    'POST /api/jobs/{jobId}/visits',
+    async () => ({ url: `${hut}/visits`, body: { ...act(), with: 'Isla' } }),
+  ],
+  [
+    'POST /api/jobs/{jobId}/visits/end',
+    async () => {
+      await send('POST', `${hut}/visits`, act())
+      return { url: `${hut}/visits/end`, body: { ...act(), done: 'valve exchanged' } }
     },
   ],
   [

@@ -18,6 +18,12 @@ const hut = '/jobs/thornfield-scout-hut'
 const state = async () => (await send('GET', hut)).body as unknown as JobState
 const tick = (item: string, more: object) =>
   send('POST', `${hut}/items/${item}/tick`, { ...act(), answer: 'done', ...more })
+/** Confirms guards of a step of the exchange, then signs it. */
+const step = async (id: string, guards: readonly string[], more: object = {}) => {
+  const url = `${hut}/steps/exchange.${id}`
+  for (const guardId of guards) await send('POST', `${url}/guards`, { ...act(), guardId })
+  return send('POST', `${url}/sign`, { ...act(), ...more })
+}
 const kept = (id: string, body: RecordBody) => ({
   id,
   at: '2026-11-20T10:00:00Z',
@@ -26,18 +32,25 @@ const kept = (id: string, body: RecordBody) => ({
 })
 
 describe('a relief exchanged', () => {
-  test('is ticked, checked, signed, and printed on one page', async () => {
-    expect(await tick('hot-read', {})).toMatchObject({
+  test('is done step by step, checked, signed, and printed on one page', async () => {
+    expect(await step('hot-read', ['top'])).toMatchObject({
       status: 400,
       body: { code: 'reading-missing' },
     })
-    expect((await tick('hot-read', { reading: { si: 1.4e5, typed: '20 psi' } })).status).toBe(201)
-    expect((await tick('dry', {})).status).toBe(201)
+    const high = { reading: { si: 2e5, typed: '29 psi' } }
+    expect(await step('hot-read', [], high)).toMatchObject({
+      status: 400,
+      body: { code: 'reading-missing', says: expect.stringContaining('outside its limits') },
+    })
+    const read = { reading: { si: 1.4e5, typed: '20 psi' } }
+    expect((await step('hot-read', [], read)).status).toBe(201)
+    expect((await step('dry', ['discharge', 'joints', 'told'])).status).toBe(201)
     expect(await tick('back-on', { answer: 'not-here', because: 'late' })).toMatchObject({
       status: 400,
     })
     expect((await tick('back-on', {})).status).toBe(201)
     expect((await send('POST', `${hut}/checks`, { ...act(), sheet: 'list' })).status).toBe(201)
+    expect((await send('POST', `${hut}/checks`, { ...act(), sheet: 'steps' })).status).toBe(201)
     const signing = { ...act(), typedName: 'Lead Person' }
     expect(await send('POST', `${hut}/signatures`, signing)).toMatchObject({ status: 201 })
     expect(await send('GET', '/jobs')).toMatchObject({

@@ -13,13 +13,13 @@ import {
   testedFingerprint,
   ticketWords,
   TypedSample,
+  numbered,
 } from '@hestian/core'
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
 import { z } from 'zod'
 import type { Clock } from '../app/parts'
 import { Refusal } from '../app/refusal'
 import type { GaugeLink } from '../gauges/gaugeLink'
-import { numbered } from '../jobs/judged'
 import type { JobStore } from '../jobs/jobStore'
 import { endIdOf } from '../jobs/jobStore'
 import type { InstrumentStore } from '../instruments/instrumentStore'

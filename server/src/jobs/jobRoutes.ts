@@ -1,12 +1,9 @@
 import type { BoardPage, BoardQuery, JudgedSheet, Person, RecordKind, SheetId } from '@hestian/core'
 import {
-  Act,
   ArchiveJob,
   blankDocument,
   BoardPage as BoardPageSchema,
   BoardQuery as BoardQuerySchema,
-  ConfirmGuard,
-  confirmGuard,
   DuplicateJob,
   fingerprint,
   ItemParams,
@@ -17,17 +14,13 @@ import {
   NewJob,
   NewRecord,
   NewRevision,
-  OffParams,
+  numbered,
   CheckSheet,
-  putBack,
   Refused,
   RevisionParams,
   SaveDraft,
   Saved,
   SignHandover,
-  SignStep,
-  signStep,
-  StepParams,
   templateOf,
   tickItem,
   TickOff,
@@ -42,20 +35,10 @@ import { Refusal } from '../app/refusal'
 import type { PeopleStore } from '../people/peopleStore'
 import type { JudgedJob, Tasks } from '../workers/tasks'
 import { sha256Of } from './canonical'
-import { numbered, recordsOf } from './judged'
+import { actingOnce, refused } from './actOnce'
+import { recordsOf } from './judged'
 import type { JobStore } from './jobStore'
 import { nextLetter } from './jobStore'
-
-const refused = {
-  400: Refused,
-  403: Refused,
-  404: Refused,
-  409: Refused,
-  413: Refused,
-  422: Refused,
-  503: Refused,
-  507: Refused,
-}
 
 /** The fullest document that the schema allows is under a megabyte; long names make it more. Bytes. */
 const largestDraft = 8 * 1024 * 1024
@@ -87,23 +70,12 @@ interface Parts {
   readonly clock: Clock
 }
 
-/** Jobs: the board, drafts, records, steps, revisions, signatures. Rules are core's, storage is the store's. */
+/** Jobs: the board, drafts, records, revisions, signatures. Rules are core's, storage is the store's. */
 export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
   app,
   { jobs, board, people, tasks, clock },
 ) => {
-  /** Looks at a job and acts on it alone, once under the act's id: four presses at once are one. */
-  const actOnce = async (
-    jobId: string,
-    act: { readonly id: string; readonly by: string },
-    work: (person: Person, job: JudgedJob) => Promise<void>,
-  ): Promise<void> => {
-    const person = await people.get(act.by)
-    await jobs.heading(jobId)
-    await jobs.alone(jobId, async () => {
-      if (!(await jobs.hasRecord(jobId, act.id))) await work(person, await tasks.judged(jobId))
-    })
-  }
+  const actOnce = actingOnce({ jobs, people, tasks })
 
   app.get(
     '/jobs',
@@ -189,40 +161,6 @@ export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
   )
 
   app.post(
-    '/jobs/:jobId/steps/:stepId/guards',
-    {
-      schema: {
-        params: StepParams,
-        body: ConfirmGuard,
-        response: { 201: z.object({}), ...refused },
-      },
-    },
-    async (request, reply) => {
-      const { jobId, stepId } = request.params
-      const { body } = request
-      await actOnce(jobId, body, async (_, { judgement }) => {
-        const signing = confirmGuard(judgement, stepId, body.guardId)
-        await jobs.append(jobId, recordsOf(signing, body, clock.now()))
-      })
-      return reply.code(201).send({})
-    },
-  )
-
-  app.post(
-    '/jobs/:jobId/steps/:stepId/sign',
-    { schema: { params: StepParams, body: SignStep, response: { 201: z.object({}), ...refused } } },
-    async (request, reply) => {
-      const { jobId, stepId } = request.params
-      const { body } = request
-      await actOnce(jobId, body, async (person, { judgement }) => {
-        const signing = signStep(judgement, stepId, person, body.reading)
-        await jobs.append(jobId, recordsOf(signing, body, clock.now()))
-      })
-      return reply.code(201).send({})
-    },
-  )
-
-  app.post(
     '/jobs/:jobId/items/:itemId/tick',
     { schema: { params: ItemParams, body: TickOff, response: { 201: z.object({}), ...refused } } },
     async (request, reply) => {
@@ -231,19 +169,6 @@ export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
       await actOnce(jobId, body, async (person, { judgement }) => {
         const signing = tickItem(judgement, itemId, person, body)
         await jobs.append(jobId, recordsOf(signing, body, clock.now()))
-      })
-      return reply.code(201).send({})
-    },
-  )
-
-  app.post(
-    '/jobs/:jobId/off/:offId/put-back',
-    { schema: { params: OffParams, body: Act, response: { 201: z.object({}), ...refused } } },
-    async (request, reply) => {
-      const { jobId, offId } = request.params
-      const { body } = request
-      await actOnce(jobId, body, async (_, { judgement }) => {
-        await jobs.append(jobId, recordsOf(putBack(judgement, offId), body, clock.now()))
       })
       return reply.code(201).send({})
     },

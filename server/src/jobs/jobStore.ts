@@ -283,7 +283,7 @@ async function insertRecord(
   return true
 }
 
-/** A correction corrects a record of this job and of its own kind: anything else would hide a record that it has nothing to do with. */
+/** A correction corrects a record of this job and of its own kind (a step is taken back by a row of its own kind): anything else would hide a record that it has nothing to do with. */
 async function expectReplaceable(
   manager: EntityManager,
   jobId: string,
@@ -294,7 +294,8 @@ async function expectReplaceable(
     'SELECT kind FROM record WHERE jobId = ? AND id = ?',
     [jobId, replaces],
   )
-  if (corrected?.kind !== kind)
+  const taken = kind === 'step-undone' ? 'step' : kind
+  if (corrected?.kind !== taken)
     throw new Refusal(
       'not-understood',
       'It corrects a record that this job does not have, or one of another kind.',

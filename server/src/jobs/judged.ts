@@ -1,5 +1,5 @@
-import type { JobRecord, JobState, Judgement, RecordBody, Signing, Solution } from '@hestian/core'
-import { judge, solve } from '@hestian/core'
+import type { JobRecord, JobState, Judgement, Signing, Solution } from '@hestian/core'
+import { judge, numbered, solve } from '@hestian/core'
 import { Refusal } from '../app/refusal'
 
 /** A job solved and judged again on the server, as it is whenever something is signed or printed. */
@@ -22,11 +22,3 @@ export function recordsOf(signing: Signing, act: Acting, at: string): JobRecord[
   if (!signing.ok) throw new Refusal(signing.code, signing.says)
   return numbered(signing.bodies, act, at)
 }
-
-export const numbered = (bodies: readonly RecordBody[], act: Acting, at: string): JobRecord[] =>
-  bodies.map((body, i) => ({
-    id: i === 0 ? act.id : `${act.id.slice(0, 54)}-${i}`,
-    at,
-    by: act.by,
-    body,
-  }))

@@ -5,7 +5,7 @@ import { survey } from './found'
 import type { HandoverFacts } from './paper'
 import { paper, witnessOf } from './paper'
 import { printedSheets } from './printedSheets'
-import { commissioning, handTestsRead, holdPoints, proving } from './recorded'
+import { commissioning, handTestsRead, holdPoints, proving, visits } from './recorded'
 import { madeSafe, unsafeSection, workList } from './workList'
 
 /** The handover sheet: answers with their workings, the test with its trace, the commissioning record, what is open, and the cautions. */
@@ -37,6 +37,7 @@ export function handoverSheet(facts: HandoverFacts): TDocumentDefinitions {
       ...handTestsRead(facts, show, witness),
       ...holdPoints(facts, show),
       ...commissioning(judgement, show, witness),
+      ...visits(judgement, witness),
       ...madeSafe(state.records, witness),
       ...workList(judgement, solution, show, witness),
       ...unsafeSection(judgement, solution, witness),

@@ -1,4 +1,11 @@
-import type { JudgedTest, Judgement, Show, TightnessRun, TightnessVerdict } from '@hestian/core'
+import type {
+  JudgedStep,
+  JudgedTest,
+  Judgement,
+  Show,
+  TightnessRun,
+  TightnessVerdict,
+} from '@hestian/core'
 import {
   calibrationSays,
   durationWords,
@@ -177,21 +184,69 @@ export function holdPoints({ state, solution, judgement }: HandoverFacts, show: 
       ]
 }
 
+/** The steps on site, sequence by sequence: what was read, by whom, what was passed over and why. What nothing waits for is left out. */
 export function commissioning(judgement: Judgement, show: Show, witness: Witness): Content[] {
-  if (judgement.steps.length === 0) return []
+  const asked = judgement.work.sequences.filter(({ waits }) => !waits)
+  if (asked.length === 0) return []
   return [
-    section('Commissioning'),
+    section('Steps on site'),
+    ...asked.flatMap(({ sequence, steps }): Content[] => [
+      { text: sequence.name, bold: true, margin: [0, 6, 0, 2] },
+      rows(
+        [18, '*', 150, 120],
+        steps.map((one) => stepRow(one, show, witness)),
+      ),
+    ]),
+  ]
+}
+
+/** The same for a paper of one page: how many steps of each sequence are signed, and those that say more than that. */
+export function stepsInShort(judgement: Judgement, show: Show, witness: Witness): Content[] {
+  const asked = judgement.work.sequences.filter(({ waits }) => !waits)
+  if (asked.length === 0) return []
+  return [
+    section('Steps on site'),
+    ...asked.flatMap(({ sequence, steps, done }): Content[] => [
+      { text: `${sequence.name}: ${done} of ${steps.length} done.`, bold: true },
+      rows(
+        [18, '*', 150, 120],
+        steps.filter(saysMore).map((one) => stepRow(one, show, witness)),
+      ),
+    ]),
+  ]
+}
+
+const saysMore = ({ step, progress }: JudgedStep): boolean =>
+  progress.state !== 'done' || step.reading !== undefined
+
+function stepRow({ step, number, progress }: JudgedStep, show: Show, witness: Witness): Content[] {
+  const head = [String(number), step.short]
+  if (progress.state === 'skipped')
+    return [...head, `passed over: ${progress.because}`, witness.who(progress)]
+  if (progress.state !== 'done') return [...head, { text: 'not done', color: paperInks.pencil }, '']
+  const { si, within, body } = progress
+  const read =
+    step.reading && si !== undefined
+      ? `${show(si, step.reading.measure)}${limitWords(within)}`
+      : 'done'
+  const why = body.cause === undefined ? '' : `; ${body.cause}: ${body.action}`
+  return [...head, `${read}${why}`, witness.who(progress)]
+}
+
+/** Visits to the site, and what was still off at the end of each. */
+export function visits({ visits: all }: Judgement, witness: Witness): Content[] {
+  if (all.length === 0) return []
+  return [
+    section('Visits'),
     rows(
-      [18, '*', 120, 120],
-      judgement.steps.map(({ step, number, progress }) => {
-        if (progress.state !== 'done')
-          return [String(number), step.short, { text: 'not done', color: paperInks.pencil }, '']
-        const reading =
-          step.reading && progress.si !== undefined
-            ? `${show(progress.si, step.reading.measure)}${limitWords(progress.within)}`
-            : 'done'
-        return [String(number), step.short, reading, witness.who(progress)]
-      }),
+      [150, '*', '*'],
+      all.map(({ from, by, body, ended }) => [
+        `${witness.who({ at: from, by })}${body.with === '' ? '' : `, with ${body.with}`}`,
+        ended ? ended.body.done : { text: 'not ended', color: paperInks.pencil },
+        ended
+          ? [ended.body.left, ...Object.values(ended.body.staysOff)].filter(Boolean).join('; ')
+          : '',
+      ]),
     ),
   ]
 }

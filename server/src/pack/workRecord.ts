@@ -17,6 +17,7 @@ import { signatures } from './closing'
 import { bannerOf } from './handoverSheet'
 import type { HandoverFacts } from './paper'
 import { bold, head, paper, rows, section, witnessOf } from './paper'
+import { stepsInShort, visits } from './recorded'
 import { madeSafe, unsafeSection, workList } from './workList'
 
 /** The record of a small job on one page: what was done, the match, the list with who and when, what is open, the signature. */
@@ -50,6 +51,8 @@ export function workRecord(facts: HandoverFacts): TDocumentDefinitions {
         : []),
       ...exchanged(solution, show),
       ...madeSafe(state.records, witness),
+      ...stepsInShort(judgement, show, witness),
+      ...visits(judgement, witness),
       ...workList(judgement, solution, show, witness),
       ...openHere(facts, show),
       ...unsafeSection(judgement, solution, witness),

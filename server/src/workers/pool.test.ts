@@ -25,9 +25,9 @@ describe('with the worker that ships', () => {
       rows: [{ name: file.document.site.name, stage: 'commission' }],
     })
     const url = '/jobs/saltbush-ferry'
-    const guard = await bench.send('POST', `${url}/steps/tap-temp/guards`, {
+    const guard = await bench.send('POST', `${url}/steps/second-look.dry/guards`, {
       ...bench.act(),
-      guardId: 'run',
+      guardId: 'hours',
     })
     expect(guard.status).toBe(201)
     // A refusal keeps its sentence and status on the way through the thread.

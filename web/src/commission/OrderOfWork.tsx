@@ -1,76 +1,158 @@
-import type { JudgedStep } from '@hestian/core'
+import type { JudgedSequence, JudgedStep } from '@hestian/core'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Mark } from '../ui/icons'
 
 interface OrderProps {
-  readonly steps: readonly JudgedStep[]
-  readonly done: number
+  readonly sequences: readonly JudgedSequence[]
   readonly shown: string | undefined
   readonly onPick: (id: string) => void
 }
 
-export function OrderOfWork({ steps, done, shown, onPick }: OrderProps) {
-  const { show, judgement, dates } = useJob()
+/** Every sequence of the job beside the step that is looked at: that one step by step, the others in a line each. */
+export function OrderOfWork({ sequences, shown, onPick }: OrderProps) {
+  const asked = sequences.filter(({ waits }) => !waits)
+  const offered = sequences.filter(({ waits }) => waits)
+  const done = asked.reduce((sum, one) => sum + one.done, 0)
+  const of = asked.reduce((sum, one) => sum + one.steps.length, 0)
   return (
-    <Column>
+    <Column aria-label="The order of work">
       <SectionHead>
         The order of work
         <small>
-          {done} of {steps.length} done
+          {done} of {of} done
         </small>
       </SectionHead>
-      <ol>
-        {steps.map(({ step, number, progress }) => {
-          const isNow = progress.state === 'now'
-          const blocked =
-            progress.state === 'after'
-              ? judgement.off.find((item) => item.body.backBefore === step.id)
-              : undefined
-          const outside = progress.state === 'done' && progress.within === false
-          return (
-            <li key={step.id}>
-              <Row
-                type="button"
-                data-now={isNow || undefined}
-                data-shown={step.id === shown || undefined}
-                aria-current={isNow ? 'step' : undefined}
-                onClick={() => onPick(step.id)}
-              >
-                <Mark
-                  kind={
-                    progress.state === 'done'
-                      ? outside
-                        ? 'stop'
-                        : 'pass'
-                      : isNow
-                        ? 'now'
-                        : 'not-yet'
-                  }
-                />
-                <span className="tnum">{number}</span>
-                <span>
-                  {step.short}
-                  {blocked && <em>waits for: {blocked.body.name}</em>}
-                  {outside && <em>outside its limit</em>}
-                </span>
-                <b>
-                  {progress.state === 'done'
-                    ? step.reading && progress.si !== undefined
-                      ? show(progress.si, step.reading.measure)
-                      : dates.dayOf(progress.at)
-                    : isNow
-                      ? 'now'
-                      : `after ${number - 1}`}
-                </b>
-              </Row>
-            </li>
-          )
-        })}
-      </ol>
+      {asked.map((one) => (
+        <OneSequence key={one.sequence.id} judged={one} shown={shown} onPick={onPick} />
+      ))}
+      {offered.length > 0 && (
+        <>
+          <SectionHead>
+            Where it is done here<small>nothing waits for it</small>
+          </SectionHead>
+          {offered.map((one) => (
+            <OneSequence key={one.sequence.id} judged={one} shown={shown} onPick={onPick} />
+          ))}
+        </>
+      )}
     </Column>
   )
+}
+
+function OneSequence({
+  judged: { sequence, steps, done },
+  shown,
+  onPick,
+}: {
+  readonly judged: JudgedSequence
+  readonly shown: string | undefined
+  readonly onPick: (id: string) => void
+}) {
+  const isOpen = steps.some(({ step }) => step.id === shown)
+  const next = steps.find(({ progress }) => progress.state === 'now')
+  const first = next ?? steps[0]
+  return (
+    <section>
+      <Head
+        type="button"
+        aria-expanded={isOpen}
+        data-open={isOpen || undefined}
+        onClick={() => first && onPick(first.step.id)}
+      >
+        <span>{sequence.name}</span>
+        <small>
+          {next ? (
+            <>
+              {done} of {steps.length}
+            </>
+          ) : (
+            <Mark kind="pass" size={18} label="done" />
+          )}
+        </small>
+      </Head>
+      {isOpen && (
+        <ol>
+          {steps.map((one) => (
+            <StepRow
+              key={one.step.id}
+              judged={one}
+              isShown={one.step.id === shown}
+              onPick={onPick}
+            />
+          ))}
+        </ol>
+      )}
+    </section>
+  )
+}
+
+function StepRow({
+  judged,
+  isShown,
+  onPick,
+}: {
+  readonly judged: JudgedStep
+  readonly isShown: boolean
+  readonly onPick: (id: string) => void
+}) {
+  const { step, number, progress } = judged
+  const isNow = progress.state === 'now'
+  return (
+    <li>
+      <Row
+        type="button"
+        data-now={isNow || undefined}
+        data-shown={isShown || undefined}
+        aria-current={isNow ? 'step' : undefined}
+        onClick={() => onPick(step.id)}
+      >
+        <Mark kind={markOf(judged)} />
+        <span className="tnum">{number}</span>
+        <span>
+          {step.short}
+          <Blocked judged={judged} />
+        </span>
+        <b>
+          <When judged={judged} />
+        </b>
+      </Row>
+    </li>
+  )
+}
+
+function markOf({ progress }: JudgedStep): 'pass' | 'stop' | 'now' | 'not-yet' | 'note' {
+  if (progress.state === 'skipped') return 'note'
+  if (progress.state === 'done') return progress.within === false ? 'stop' : 'pass'
+  return progress.state === 'now' ? 'now' : 'not-yet'
+}
+
+/** What keeps a step that is next, in a few words: another step, something that is off, a test. */
+function Blocked({ judged: { progress } }: { readonly judged: JudgedStep }) {
+  if (progress.state === 'skipped') return <em>passed over</em>
+  if (progress.state === 'done')
+    return progress.within === false ? <em>outside its limit</em> : null
+  if (progress.state !== 'now') return null
+  const waits = progress.openGuards.find(({ guard }) => guard.kind !== 'seen')?.leadsTo
+  if (!waits) return null
+  return <em>waits for: {waits.kind === 'step' ? waits.short.toLowerCase() : waits.name}</em>
+}
+
+function When({ judged: { step, number, progress } }: { readonly judged: JudgedStep }) {
+  const { show, dates } = useJob()
+  switch (progress.state) {
+    case 'done':
+      return step.reading && progress.si !== undefined
+        ? show(progress.si, step.reading.measure)
+        : dates.dayOf(progress.at)
+    case 'skipped':
+      return dates.dayOf(progress.at)
+    case 'now':
+      return 'now'
+    case 'after':
+      return `after ${number - 1}`
+  }
 }
 
 const Column = styled.aside`
@@ -81,6 +163,38 @@ const Column = styled.aside`
   }
   @media (max-width: 1000px) {
     border-left: 0;
+  }
+`
+const Head = styled.button`
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  width: 100%;
+  min-height: 44px;
+  padding: 6px 20px;
+  border: 0;
+  border-bottom: 0.8px solid var(--hair);
+  background: none;
+  color: var(--ink);
+  text-align: left;
+  cursor: pointer;
+  font: 600 var(--plain)/20px var(--head);
+  span {
+    flex: 1;
+  }
+  small {
+    color: var(--ink-2);
+    font: 450 var(--small)/18px var(--text);
+    font-feature-settings: 'tnum';
+  }
+  &[data-open] {
+    border-bottom: 1.5px solid var(--ink);
+  }
+  &:hover {
+    background: var(--select);
+  }
+  @media (pointer: coarse) {
+    min-height: 52px;
   }
 `
 const Row = styled.button`
@@ -133,6 +247,9 @@ const Row = styled.button`
     font: 650 var(--lead)/20px var(--head);
     b {
       color: var(--off-fg);
+    }
+    em {
+      color: var(--off-2);
     }
   }
   &[data-now]:focus-visible {

@@ -1,38 +1,72 @@
-import type { JudgedStep } from '@hestian/core'
+import type { JudgedSequence, JudgedStep } from '@hestian/core'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
+import { Thumb } from '../ui/Photos'
 import { VerdictChip } from '../ui/VerdictChip'
+import { WithReason } from './WithReason'
 
-/** A step that is done: who, when, what it read. */
-export function StepRecord({
-  judged,
-  of,
-  onBack,
-}: {
+interface StepRecordProps {
   readonly judged: JudgedStep
-  readonly of: number
+  readonly sequence: JudgedSequence
   readonly onBack: () => void
-}) {
-  const { show, nameOf, dates } = useJob()
+}
+
+/** A step that is over: who, when, what it read, and the way to take it back. */
+export function StepRecord({ judged, sequence, onBack }: StepRecordProps) {
+  const { perform, frozen } = useJob()
   const { step, number, progress } = judged
-  if (progress.state !== 'done') return null
+  if (progress.state !== 'done' && progress.state !== 'skipped') return null
   return (
     <Frame>
       <p>
-        Step {number} of {of}
+        {sequence.sequence.name}. Step {number} of {sequence.steps.length}
       </p>
       <h2>{step.title}</h2>
+      <What judged={judged} />
+      <p>{step.why}</p>
+      <Button look="text" onPress={onBack}>
+        To the step that is next
+      </Button>
+      {!frozen && (
+        <WithReason
+          opens="Take this step back"
+          asks="Why it is taken back"
+          does="Take it back"
+          onDo={(because) =>
+            perform({ do: 'undo', stepId: step.id, because }, `Taken back: ${step.short}`)
+          }
+        />
+      )}
+    </Frame>
+  )
+}
+
+function What({ judged: { step, progress } }: { readonly judged: JudgedStep }) {
+  const { show, nameOf, dates } = useJob()
+  if (progress.state === 'skipped')
+    return (
+      <div>
+        <VerdictChip verdict="not-yet" word="Passed over" />
+        <span>
+          {nameOf(progress.by)}, {dates.dayTime(progress.at)}: {progress.because}
+        </span>
+      </div>
+    )
+  if (progress.state !== 'done') return null
+  const { si, within, body } = progress
+  return (
+    <>
       <div>
         <VerdictChip
-          verdict={progress.within === false ? 'stop' : 'pass'}
-          word={progress.within === false ? 'Outside its limit' : 'Done'}
-        />{' '}
+          verdict={within === false ? 'stop' : 'pass'}
+          word={within === false ? 'Outside its limit' : 'Done'}
+        />
         <span>
           {nameOf(progress.by)}, {dates.dayTime(progress.at)}
-          {step.reading && progress.si !== undefined && (
+          {step.reading && si !== undefined && (
             <>
-              : <b>{show(progress.si, step.reading.measure)}</b>
+              : <b>{show(si, step.reading.measure)}</b>
               {step.reading.target !== undefined && (
                 <>, design {show(step.reading.target, step.reading.measure)}</>
               )}
@@ -40,17 +74,22 @@ export function StepRecord({
           )}
         </span>
       </div>
-      <p>{step.why}</p>
-      <Button look="text" onPress={onBack}>
-        Back to the step that is next
-      </Button>
-    </Frame>
+      {body.cause !== undefined && (
+        <p>
+          It came from: {body.cause}. Done: {body.action}.
+        </p>
+      )}
+      {body.photos?.map((photo) => (
+        <Thumb key={photo.hash} photo={photo} />
+      ))}
+    </>
   )
 }
 
 const Frame = styled.section`
   display: grid;
   gap: 8px;
+  justify-items: start;
   h2 {
     font: 700 40px/42px var(--head);
     font-stretch: 94%;

@@ -1,4 +1,5 @@
 import type {
+  Decision,
   Edit,
   Evidence,
   JobRecord,
@@ -8,10 +9,20 @@ import type {
   RecordBody,
   Sample,
   Show,
+  SiteAct,
   Solution,
   UnitSet,
 } from '@hestian/core'
-import { applyEdits, judge, onlyZone, showIn, solver } from '@hestian/core'
+import {
+  applyEdits,
+  decide,
+  judge,
+  onlyZone,
+  recordsOfAct,
+  requestOf,
+  showIn,
+  solver,
+} from '@hestian/core'
 import { useQueryClient } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
 import { createContext, useCallback, useContext, useDeferredValue, useMemo, useState } from 'react'
@@ -41,6 +52,8 @@ export interface Job {
   readonly preview: (edits: readonly Edit[] | undefined) => void
   /** Sends an action under a fresh id; gives whether it was granted. What was refused stands in `refusal`. */
   readonly act: (path: string, body?: object) => Promise<boolean>
+  /** Does something on site: judged here at once and queued for the server, which judges it again. False where it is not allowed; `refusal` says why. */
+  readonly perform: (act: SiteAct, says: string) => boolean
   /** Queues a record and gives its id at once: it is sent when the server is there. Undefined while nobody has said who is working. */
   readonly record: (body: RecordBody) => string | undefined
   /** Queues a reading typed into a running test. False while nobody has said who is working. */
@@ -86,6 +99,25 @@ function withWaiting(state: JobState, { records, samples }: JobQueue): JobState 
     state,
   )
   return { ...together, records: [...state.records, ...more] }
+}
+
+function queueAct(
+  act: SiteAct,
+  how: {
+    readonly decision: Extract<Decision, { ok: true }>
+    readonly by: string
+    readonly jobId: string
+    readonly says: string
+  },
+): void {
+  const { by, jobId, says } = how
+  if (how.decision.bodies.length === 0) return
+  const id = newId()
+  const at = new Date().toISOString()
+  const { path, body } = requestOf(act)
+  const records = recordsOfAct(how.decision, { id, by }, at)
+  const sent = { ...body, id, by, at }
+  void outbox.add({ kind: 'act', id, jobId, path, body: sent, records, says })
 }
 
 /** From so many pipes on, solving a job takes longer than a keystroke may. */
@@ -186,6 +218,14 @@ export function JobProvider({
         : draft.edit(edits),
     act: async (path, body = {}) =>
       person ? send(path, { id: newId(), by: person.id, ...body }) : (ask(), false),
+    perform: (act, says) => {
+      if (!person) return (ask(), false)
+      const decision = decide(judgement, person, act)
+      if (!decision.ok) return (setRefusal(decision.says), false)
+      setRefusal(undefined)
+      queueAct(act, { decision, by: person.id, jobId: state.id, says })
+      return true
+    },
     record: (body) => {
       if (!person) return void ask()
       const record: JobRecord = { id: newId(), at: new Date().toISOString(), by: person.id, body }

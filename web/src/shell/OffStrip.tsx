@@ -1,6 +1,5 @@
 import type { OffItem } from '@hestian/core'
-import { offKeyOf, offWords } from '@hestian/core'
-import { useState } from 'react'
+import { isBackBefore, leftOf, offWords } from '@hestian/core'
 import {
   Button as AriaButton,
   Dialog,
@@ -67,28 +66,23 @@ function Tag({ item, working }: { readonly item: OffItem; readonly working: bool
 }
 
 function PutBack({ item }: { readonly item: OffItem }) {
-  const { act, judgement } = useJob()
-  const [sending, setSending] = useState(false)
-  const before = judgement.steps.find((one) => one.step.id === item.body.backBefore)
-  const leaves = judgement.steps
-    .flatMap(({ step }) => step.leavesOff)
-    .find((one) => one.key === offKeyOf(item))
+  const { perform, judgement } = useJob()
+  const { sequences } = judgement.work.plant
+  const left = leftOf(sequences, item.body.stepId)?.left
+  const before = judgement.work.sequences
+    .flatMap(({ steps }) => steps)
+    .find(({ step }) => isBackBefore(step, left?.backBefore ?? item.body.backBefore))
   return (
     <TearOff>
       <AriaButton
-        isDisabled={sending}
-        onPress={async () => {
-          setSending(true)
-          await act(`/off/${item.id}/put-back`)
-          setSending(false)
-        }}
+        onPress={() => perform({ do: 'put-back', offId: item.id }, `Put back: ${item.body.name}`)}
         aria-label={`Put back: ${item.body.name}`}
       >
         Put back
       </AriaButton>
       {before && (
         <small>
-          {leaves?.waits ? 'in' : 'before'} step {before.number}
+          {left?.waits ? 'in' : 'before'} step {before.number}
         </small>
       )}
     </TearOff>

@@ -56,6 +56,8 @@ function send(entry: Outgoing): Promise<Response> {
   switch (entry.kind) {
     case 'record':
       return post(`/api/jobs/${entry.jobId}/records`, entry.record)
+    case 'act':
+      return post(`/api/jobs/${entry.jobId}${entry.path}`, entry.body)
     case 'sample': {
       const { id, jobId, testId, by, sample } = entry
       return post(`/api/jobs/${jobId}/tests/${testId}/samples`, { id, by, sample })

@@ -19,6 +19,15 @@ interface Waiting {
 export type Outgoing =
   | (Waiting & { readonly kind: 'record'; readonly record: JobRecord })
   | (Waiting & { readonly kind: 'evidence'; readonly type: string; readonly blob: Blob })
+  /** Something done on site: judged here already, and by the server as it arrives. Its records count meanwhile. */
+  | (Waiting & {
+      readonly kind: 'act'
+      readonly path: string
+      readonly body: object
+      readonly records: readonly JobRecord[]
+      /** By a name that whoever did it knows. */
+      readonly says: string
+    })
   /** A reading typed into a test that runs. */
   | (Waiting & {
       readonly kind: 'sample'

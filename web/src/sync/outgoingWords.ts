@@ -9,6 +9,8 @@ export function outgoingName(entry: Outgoing, words: Words): string {
   switch (entry.kind) {
     case 'record':
       return inWords(recordSays(entry.record.body), words)
+    case 'act':
+      return inWords(entry.says, words)
     case 'sample':
       return 'A reading of a test'
     case 'evidence':

@@ -14,6 +14,12 @@ export interface JobQueue {
   readonly samples: readonly Extract<Outgoing, { kind: 'sample' }>[]
 }
 
+const recordsIn = (entry: Outgoing): readonly JobRecord[] => {
+  if (entry.refused !== undefined) return []
+  if (entry.kind === 'act') return entry.records
+  return entry.kind === 'record' ? [entry.record] : []
+}
+
 /** What still waits to be sent for a job, and the records among it. */
 export function useOutbox(jobId: string): JobQueue {
   const entries = useSyncExternalStore(outbox.subscribe, outbox.snapshot)
@@ -24,9 +30,7 @@ export function useOutbox(jobId: string): JobQueue {
     return {
       waiting: mine.filter((entry) => !isTroubled(entry)).length,
       troubled: mine.filter(isTroubled),
-      records: mine.flatMap((entry) =>
-        entry.kind === 'record' && entry.refused === undefined ? [entry.record] : [],
-      ),
+      records: mine.flatMap(recordsIn),
       samples: mine.flatMap((entry) =>
         entry.kind === 'sample' && entry.refused === undefined ? [entry] : [],
       ),

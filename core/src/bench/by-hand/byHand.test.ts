@@ -334,7 +334,7 @@ describe('what was recorded', () => {
   test('a test that cannot tell is still missing', () => {
     const missing = (entries: JobRecord[]) => {
       const { sheet } = handTestsSpec.judge(house(), practices['uk-ireland'], {
-        ...{ entries, gasTests: [], gasTight: false, steps: [] },
+        ...{ entries, gasTests: [], gasTight: false, sequences: [] },
       })
       return sheet.applies ? sheet.missing.map(({ what }) => what) : []
     }
@@ -406,7 +406,7 @@ describe('air where the water is not on', () => {
   test('nothing waits for it', () => {
     const missing = (entries: JobRecord[]) => {
       const { sheet } = handTestsSpec.judge(house(), practices['uk-ireland'], {
-        ...{ entries, gasTests: [], gasTight: false, steps: [] },
+        ...{ entries, gasTests: [], gasTight: false, sequences: [] },
       })
       return sheet.applies ? sheet.missing.map(({ what }) => what) : []
     }
