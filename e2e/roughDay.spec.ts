@@ -158,13 +158,14 @@ test('an apprentice may confirm and measure but not sign what needs a ticket', a
   await page.goto('/jobs/juniper-ridge/steps')
   await workAs(page, 'Isla Penhallick')
   await page.getByRole('button', { name: 'Confirm: Proved dead at the boiler' }).click()
+  await page.getByRole('button', { name: /^Confirm: Cold to the hand/ }).click()
   await expect(
     page.getByRole('button', { name: /waits for somebody with an electrical ticket/ }),
   ).toBeDisabled()
   await workAs(page, 'Maren Oduya')
   await page.getByRole('button', { name: 'Sign this step' }).click()
   await expect(page.getByText('1 thing is off on site')).toBeVisible()
-  await expect(page.getByText('Step 2 of 16')).toBeVisible()
+  await expect(page.getByText('Step 2 of 13')).toBeVisible()
   await page.getByRole('button', { name: 'Put back: Boiler and pump supply' }).first().click()
   await expect(page.getByRole('alert')).toContainText('stays off until step')
 })

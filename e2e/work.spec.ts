@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
 import { textOfPdf } from './pdf'
-import { choose, enter, goTo, check, saved, say, tickAll, workAs } from './site'
+import { check, choose, doSteps, enter, goTo, saved, say, tickAll, workAs } from './site'
 
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 } })
@@ -66,7 +66,21 @@ test.describe('on a phone', () => {
     await page.getByRole('textbox', { name: /because/ }).fill('built after 2005, nothing there')
     await page.getByRole('button', { name: 'Record why' }).click()
     await expect(page.getByText('Not called for: built after 2005')).toBeVisible()
-    await tickAll(page, '1.2 bar', '')
+    await tickAll(page, '', '')
+    await check(page)
+
+    // Off, cooled, let down, out, in, and back in the reverse order.
+    await goTo(page, 'steps')
+    const readings = {
+      'Hottest part': '31 C',
+      'Gauge after letting down': '0 bar',
+      'Cold, gauge': '1.2 bar',
+      'Hot, gauge': '1.9 bar',
+    }
+    await doSteps(page, { readings, until: /^Fit the new/ })
+    await expect(page.getByText('3 things are off on site')).toBeVisible()
+    await doSteps(page, { readings })
+    await expect(page.getByText('Nothing is off on site')).toBeVisible()
     await check(page)
 
     await goTo(page, 'handover')
@@ -85,6 +99,8 @@ test.describe('on a phone', () => {
       'at most 3.46 bar',
       'Its seat is old',
       'not called for: built after 2005',
+      'Hot pressure',
+      '1.90 bar, within its limit',
       'Maren Oduya',
     ])
       expect(text).toContain(part)

@@ -164,7 +164,7 @@ export const hotAtTaps = (was: boolean): readonly StepPart[] => [
     title: 'Read the hot water at the taps, nearest to farthest.',
     short: 'Tap temperature',
     why: 'It must be safe before anyone uses it, and hot in time at the farthest.',
-    hazard: 'Hot water scalds: within seconds at 60 °C, within minutes at 49 °C (as remembered).',
+    hazard: 'Hot water scalds: within seconds at 60 °C, within minutes at 49 °C (as remembered).',
     guards: [tested('tap-temperature', '', 'Taps read, from near to far')],
   },
   {

@@ -6,7 +6,7 @@ import { seen } from './step'
 /** Steps and guards that several sequences share. Common practice, no source, unless a line says otherwise. */
 
 export const scald =
-  'Hot water scalds: within seconds at 60 °C, within minutes at 49 °C (as remembered).'
+  'Hot water scalds: within seconds at 60 °C, within minutes at 49 °C (as remembered).'
 export const smell =
   'On any smell of gas: no flame, no switches, leave, call the gas emergency number from outside.'
 

@@ -44,7 +44,7 @@ export const heatOff = (of: string, name: string, burns: boolean): StepPart => (
 
 export const cooled = (of: string): StepPart => ({
   id: 'cooled',
-  title: 'Let it cool below 40 °C.',
+  title: 'Let it cool below 40 °C.',
   short: 'Cooled',
   why: 'Under pressure it flashes to steam; let down hot it takes the skin with it.',
   hazard: scald,
@@ -54,7 +54,7 @@ export const cooled = (of: string): StepPart => ({
     label: 'Hottest part',
     measure: 'temperature',
     most: openedMost_K,
-    limitSays: '40 °C before anything is opened (common practice, no source)',
+    limitSays: '40 °C before anything is opened (common practice, no source)',
   },
 })
 

@@ -1,4 +1,5 @@
 import type { JudgedHandTest } from '../bench/by-hand/judged'
+import { handTestPlace } from '../bench/by-hand/sheet'
 import type { JobDocument } from '../job/document'
 import type { BodyOf, JobRecord } from '../job/records'
 import { ofKind } from '../job/records'
@@ -14,7 +15,9 @@ import type { OffItem } from './offStrip'
 export type LeadsTo =
   | { readonly kind: 'step'; readonly stepId: string; readonly short: string }
   | { readonly kind: 'off'; readonly offId: string; readonly name: string }
-  | { readonly kind: 'sheet'; readonly sheet: 'tightness' | 'by-hand'; readonly name: string }
+  | { readonly kind: 'sheet'; readonly sheet: 'tightness'; readonly name: string }
+  /** A test by hand, opened at its place on the bench. */
+  | { readonly kind: 'hand-test'; readonly place: string; readonly name: string }
 
 export interface GuardState {
   readonly guard: Guard
@@ -206,13 +209,17 @@ function handTestState(
   return {
     guard,
     holds: false,
-    because: handTestWords(first),
-    leadsTo: { kind: 'sheet', sheet: 'by-hand', name: first?.kind.name ?? 'Tests by hand' },
+    because: first ? handTestWords(first) : 'not made on this job: look at what is on file',
+    ...(first
+      ? {
+          leadsTo: { kind: 'hand-test', place: handTestPlace(first), name: first.kind.name },
+        }
+      : {}),
   }
 }
 
-function handTestWords(test: JudgedHandTest | undefined): string {
-  if (!test?.last) return 'not made yet'
+function handTestWords(test: JudgedHandTest): string {
+  if (!test.last) return 'not made yet'
   if (test.last.isOutdated) return 'made on what is another now'
   return test.last.found.outcome === 'failed' ? 'failed' : 'cannot tell'
 }

@@ -2,6 +2,7 @@ import type { RefusalCode } from '@hestian/core'
 import { Refused } from '@hestian/core'
 import type { ZodType } from 'zod'
 import { away } from './away'
+import { reach } from './reach'
 import { keptHeader } from './keptHeader'
 
 /** A request that was turned down, or that never arrived (`offline`). */
@@ -50,10 +51,12 @@ export async function call<T>(
       ...(body === undefined ? {} : bodyOf(body)),
     })
   } catch {
+    reach.lost()
     throw new ApiError('offline', offline)
   }
   const kept = response.headers.get(keptHeader)
   away.set(kept ?? undefined)
+  if (kept === null) reach.back()
   if (kept && !takesKept) throw new ApiError('offline', offline)
   const text = await response.text()
   const json = readJson(text)

@@ -1,6 +1,8 @@
 import type { JudgedHandTest } from '@hestian/core'
 import { handTestName, handTestPlace, judgeHandTests, setAside } from '@hestian/core'
-import { useMemo, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
+import { Link, useSearchParams } from 'react-router'
+import styled from 'styled-components'
 import { HoldPoints } from '../job/HoldPoints'
 import { useJob } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
@@ -17,7 +19,10 @@ import { Strip } from './Strip'
 /** What is tested with a gauge and a clock in hand: pipes with water, each burner, the worst outlet; the figures that follow stand beside each. */
 export function HandTestsPage() {
   const { solution, state, show } = useJob()
-  const [open, setOpen] = useState<string>()
+  const [params] = useSearchParams()
+  const [open, setOpen] = useState<string | undefined>(params.get('open') ?? undefined)
+  const from = params.get('from')
+  useShown(params.get('open'))
   const readings = useMemo(
     () => judgeHandTests(solution.document, solution.practice, state.records, show),
     [solution.document, solution.practice, state.records, show],
@@ -26,6 +31,13 @@ export function HandTestsPage() {
   return (
     <SheetPage sheet="by-hand">
       <Head readings={readings.filter(({ kind, last }) => !kind.offered || last)} />
+      {from && (
+        <BackToStep
+          to={`/jobs/${state.id}/steps?${new URLSearchParams({ step: from }).toString()}`}
+        >
+          Back to the step that waits for it
+        </BackToStep>
+      )}
       {targets.map((target) => (
         <section key={target.id}>
           <SectionHead>{target.name || 'Pipes and outlets'}</SectionHead>
@@ -49,6 +61,14 @@ export function HandTestsPage() {
       <CheckSheet sheet="by-hand" />
     </SheetPage>
   )
+}
+
+/** Brings the test that a step asked for into sight. */
+function useShown(place: string | null): void {
+  useEffect(() => {
+    if (place === null) return
+    document.querySelector(`[data-place="${CSS.escape(place)}"]`)?.scrollIntoView()
+  }, [place])
 }
 
 /** What was tested at an appliance that is no longer here. */
@@ -193,3 +213,14 @@ function LastRead({ reading: { kind, last, before } }: { readonly reading: Judge
     </>
   )
 }
+
+const BackToStep = styled(Link)`
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+  color: var(--ember-ink);
+  font: 650 var(--plain)/20px var(--text);
+  text-decoration: underline;
+  text-decoration-thickness: 2px;
+  text-underline-offset: 3px;
+`

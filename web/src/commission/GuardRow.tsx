@@ -2,7 +2,7 @@ import type { GuardState } from '@hestian/core'
 import { confirmationId, nowId } from '@hestian/core'
 import { useSyncExternalStore } from 'react'
 import styled from 'styled-components'
-import { away } from '../api/away'
+import { reach } from '../api/reach'
 import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
@@ -10,7 +10,7 @@ import { phone } from '../ui/phone'
 import { Leads } from './Leads'
 
 /** Since when the server is out of reach; undefined while it answers. */
-export const useAway = (): string | undefined => useSyncExternalStore(away.subscribe, away.since)
+export const useAway = (): string | undefined => useSyncExternalStore(reach.subscribe, reach.since)
 
 /** Out of reach, whether a state that a step rests on was looked at again since. */
 export const isSeenNow = (state: GuardState, since: string): boolean =>
@@ -81,7 +81,8 @@ function Holding({ state, stepId, wantsLook }: Omit<GuardRowProps, 'next'>) {
 function Opening({ state, stepId, next }: Omit<GuardRowProps, 'wantsLook'>) {
   const { perform } = useJob()
   const { guard, leadsTo } = state
-  if (guard.kind !== 'seen') return leadsTo ? <Leads to={leadsTo} next={next} /> : null
+  if (guard.kind !== 'seen')
+    return leadsTo ? <Leads to={leadsTo} next={next} from={stepId} /> : null
   return (
     <Button
       look={next ? 'go' : 'wait'}

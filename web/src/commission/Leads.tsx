@@ -5,7 +5,16 @@ import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
 
 /** One press to where something that blocks is lifted: a step, something to put back, the bench. */
-export function Leads({ to, next }: { readonly to: LeadsTo; readonly next?: boolean }) {
+export function Leads({
+  to,
+  next,
+  from,
+}: {
+  readonly to: LeadsTo
+  readonly next?: boolean
+  /** The step that waits for it: the bench leads back to it. */
+  readonly from: string
+}) {
   const { state, perform } = useJob()
   if (to.kind === 'off')
     return (
@@ -18,9 +27,19 @@ export function Leads({ to, next }: { readonly to: LeadsTo; readonly next?: bool
         {next ? 'Put back' : 'Put back: the one before first'}
       </Button>
     )
-  const at = to.kind === 'step' ? `steps?step=${encodeURIComponent(to.stepId)}` : to.sheet
   const name = to.kind === 'step' ? to.short : to.name
-  return <Way to={`/jobs/${state.id}/${at}`}>Go to: {name}</Way>
+  return <Way to={`/jobs/${state.id}/${placeOf(to, from)}`}>Go to: {name}</Way>
+}
+
+function placeOf(to: Exclude<LeadsTo, { kind: 'off' }>, from: string): string {
+  switch (to.kind) {
+    case 'step':
+      return `steps?${new URLSearchParams({ step: to.stepId }).toString()}`
+    case 'hand-test':
+      return `by-hand?${new URLSearchParams({ open: to.place, from }).toString()}`
+    case 'sheet':
+      return to.sheet
+  }
 }
 
 const Way = styled(Link)`

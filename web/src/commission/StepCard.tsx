@@ -115,7 +115,7 @@ export function StepCard({ judged, sequence, onSigned }: StepCardProps) {
             <span>{step.hazard}</span>
           </Hazard>
         )}
-        <Dangers dangers={progress.dangers} />
+        <Dangers dangers={progress.dangers} stepId={step.id} />
         <Guards judged={judged} progress={progress} />
         {step.school && (
           <School>
@@ -237,7 +237,13 @@ function Reading({ judged, entry }: { readonly judged: JudgedStep; readonly entr
 }
 
 /** What must never come together and would, or cannot be told: with the way to where it is lifted. */
-function Dangers({ dangers }: { readonly dangers: readonly DangerState[] }) {
+function Dangers({
+  dangers,
+  stepId,
+}: {
+  readonly dangers: readonly DangerState[]
+  readonly stepId: string
+}) {
   if (dangers.length === 0) return null
   return (
     <Danger role="status">
@@ -247,7 +253,7 @@ function Dangers({ dangers }: { readonly dangers: readonly DangerState[] }) {
           <p>
             {says}
             {leadsTo.map((to, i) => (
-              <Leads key={i} to={to} next />
+              <Leads key={i} to={to} next from={stepId} />
             ))}
           </p>
         </div>

@@ -1,4 +1,5 @@
 import { Refused } from '@hestian/core'
+import { reach } from '../api/reach'
 import type { Outgoing } from './outbox'
 
 /** A request that has no answer by then counts as not delivered. */
@@ -13,6 +14,13 @@ export type Delivery =
   | { readonly outcome: 'refused' | 'foreign'; readonly says: string }
 
 export async function deliver(entry: Outgoing): Promise<Delivery> {
+  const delivery = await tried(entry)
+  if (delivery.outcome === 'away') reach.lost()
+  else reach.back()
+  return delivery
+}
+
+async function tried(entry: Outgoing): Promise<Delivery> {
   try {
     const response = await send(entry)
     if (response.ok) return { outcome: 'delivered' }

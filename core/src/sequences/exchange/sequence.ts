@@ -218,7 +218,7 @@ const readings = (job: SequenceJob): readonly StepPart[] => {
       title: `Heat ${name} to its limit, and read it.`,
       short: 'Hot pressure',
       why: 'That the new relief is dry cold proves nothing.',
-      hazard: 'Hot water scalds: within seconds at 60 °C, within minutes at 49 °C (as remembered).',
+      hazard: 'Hot water scalds: within seconds at 60 °C, within minutes at 49 °C (as remembered).',
       guards: [seen('top', isBoiler ? 'Flow at its highest setting' : 'Store at its setting')],
       effects: set('heat', of, 'hot'),
       admits: 'heat',

@@ -26,7 +26,7 @@ const dead: StepPart = {
   hazard: 'Dead is what a tester says, not what a switch says.',
   guards: [
     seen('proved-dead', 'Proved dead at the boiler', noHeat),
-    seen('cooled', 'Cold to the hand: new, or cooled below 40 °C', set('heat', of, 'cooled')),
+    seen('cooled', 'Cold to the hand: new, or cooled below 40 °C', set('heat', of, 'cooled')),
   ],
   effects: { ...noHeat, ...set('heat', of, 'cooled') },
   leavesOff: [
