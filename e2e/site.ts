@@ -178,10 +178,7 @@ export async function doSteps(
     await readIt(page, readings)
     await sign.click()
     await expect
-      .poll(async () => {
-        const now = main.getByText(/\. Step \d+ of \d+$/)
-        return (await now.count()) === 0 ? '' : now.first().innerText()
-      })
+      .poll(async () => (await main.getByText(/\. Step \d+ of \d+$/).allInnerTexts())[0] ?? '')
       .not.toBe(was)
   }
 }

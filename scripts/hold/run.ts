@@ -7,6 +7,7 @@ import { kills } from './kills'
 import { fuzzedRequests } from './requests'
 import type { Trial } from './trial'
 import { faultsOf } from './trial'
+import { stepsInAnyOrder } from './walks'
 
 const option = (name: string): string | undefined => {
   const at = process.argv.indexOf(`--${name}`)
@@ -25,6 +26,7 @@ const trials: Readonly<Record<string, Trial>> = {
   requests: fuzzedRequests(times(20_000)),
   documents: mutatedDocuments(times(20_000)),
   gauges: manyGauges(20, times(60)),
+  walks: stepsInAnyOrder(times(100_000)),
 }
 
 /** `npm run hold`: tries to make Hestian lose, double or choke on something. `--only` names one trial, `--seed` repeats a run, `--scale 0.1` runs a tenth. */

@@ -1,4 +1,4 @@
-import type { JobRecord } from '../job/records'
+import type { BodyOf, JobRecord } from '../job/records'
 import type { Changes, PlantState, SeenAs } from './plant'
 import type { Sequences } from './sequences'
 import type { LeavesOff, Step } from './step'
@@ -21,6 +21,7 @@ export interface Left {
 
 /** What ids in records mean: under the id of today, or the one of before there were several sequences. */
 export interface StepIndex {
+  readonly steps: ReadonlyMap<string, Step>
   /** What each signed step makes of the plant. */
   readonly effects: ReadonlyMap<string, Changes>
   /** What each confirmation says of it. */
@@ -39,11 +40,13 @@ const setsOf = ({ guards }: Step): Changes =>
 export function stepIndex(sequences: Sequences): StepIndex {
   const kept = indexes.get(sequences)
   if (kept) return kept
+  const byStep = new Map<string, Step>()
   const effects = new Map<string, Changes>()
   const sets = new Map<string, Changes>()
   const lefts = new Map<string, Left>()
   for (const step of sequences.list.flatMap(({ steps }) => steps))
     for (const id of idsOf(step)) {
+      byStep.set(id, step)
       // Guards of before said less: what they say today was so when the step was signed.
       const said = id === step.id ? {} : setsOf(step)
       effects.set(id, { ...effects.get(id), ...said, ...step.effects })
@@ -51,7 +54,7 @@ export function stepIndex(sequences: Sequences): StepIndex {
         if (guard.kind === 'seen') sets.set(confirmationId(id, guard.id), guard.sets ?? {})
       for (const left of step.leavesOff) lefts.set(leftId({ id }, left), { step, left })
     }
-  const index = { effects, sets, lefts }
+  const index = { steps: byStep, effects, sets, lefts }
   indexes.set(sequences, index)
   return index
 }
@@ -59,6 +62,27 @@ export function stepIndex(sequences: Sequences): StepIndex {
 /** What a step leaves off, by the id that the record of it carries. */
 export const leftOf = (sequences: Sequences, stepId: string | undefined): Left | undefined =>
   stepId === undefined ? undefined : stepIndex(sequences).lefts.get(stepId)
+
+/** The step and confirmation records that count, the last of each by the id it carries: a step that is taken back takes its confirmations with it. */
+export function signedRecords(
+  sequences: Sequences,
+  entries: readonly JobRecord[],
+): ReadonlyMap<string, SignedRecord> {
+  const { steps } = stepIndex(sequences)
+  const replaced = new Set(entries.map(({ replaces }) => replaces))
+  const signed = new Map<string, SignedRecord>()
+  for (const record of entries) {
+    const { body } = record
+    if (isSigned(record) && !replaced.has(record.id)) signed.set(record.body.stepId, record)
+    const undone = body.kind === 'step-undone' ? steps.get(body.stepId) : undefined
+    for (const id of undone ? idsOf(undone) : [])
+      for (const guard of undone?.guards ?? [])
+        if (guard.kind === 'seen') signed.delete(confirmationId(id, guard.id))
+  }
+  return signed
+}
+export type SignedRecord = JobRecord & { readonly body: BodyOf<'step'> }
+const isSigned = (record: JobRecord): record is SignedRecord => record.body.kind === 'step'
 
 const nothing: Changes = {}
 
@@ -115,7 +139,9 @@ function folding(
   const index = stepIndex(sequences)
   const byId = new Map(entries.map((record) => [record.id, record]))
   return (record) => {
-    const { at, by } = record
+    const { at, by, body } = record
+    const undone = body.kind === 'step-undone' ? index.steps.get(body.stepId) : undefined
+    if (undone) for (const thing of Object.keys(setsOf(undone))) known.delete(thing)
     const replaced = record.replaces === undefined ? undefined : byId.get(record.replaces)
     if (replaced)
       for (const thing of Object.keys(changesOf(replaced, index, byId))) known.delete(thing)

@@ -2,12 +2,12 @@ import type { JudgedHandTest } from '../bench/by-hand/judged'
 import { handTestPlace } from '../bench/by-hand/sheet'
 import type { JobDocument } from '../job/document'
 import type { BodyOf, JobRecord } from '../job/records'
-import { ofKind } from '../job/records'
 import type { Changes, Condition, Danger, PlantState, ThingId, Three } from '../sequences/plant'
 import { dangerSays, dangersOf, met, standsSo } from '../sequences/plant'
 import { isBackBefore } from '../sequences/sequences'
 import type { Sequences } from '../sequences/sequences'
-import { confirmationId, leftOf, plantState } from '../sequences/state'
+import type { SignedRecord } from '../sequences/state'
+import { confirmationId, leftOf, plantState, signedRecords } from '../sequences/state'
 import type { Guard, LeavesOff, Sequence, Step, StepReading } from '../sequences/step'
 import type { OffItem } from './offStrip'
 
@@ -104,7 +104,7 @@ export interface Plant {
   readonly off: readonly OffItem[]
   readonly known: PlantState
   /** The last record of each step and confirmation that counts, by the id it carries. */
-  readonly signed: ReadonlyMap<string, Signed>
+  readonly signed: ReadonlyMap<string, SignedRecord>
 }
 
 /** What guards are held against. */
@@ -112,14 +112,13 @@ interface Bench extends Plant {
   readonly gasTight: boolean
   readonly handTests: readonly JudgedHandTest[]
 }
-type Signed = JobRecord & { readonly body: BodyOf<'step'> }
 
 /** The record of a step, or of a confirmation in it: under its own id, or that of before there were several sequences. */
 const signedAs = (
   { id, was }: Step,
   { signed }: Pick<Plant, 'signed'>,
   guardId?: string,
-): Signed | undefined => {
+): SignedRecord | undefined => {
   const as = (stepId: string) =>
     signed.get(guardId === undefined ? stepId : confirmationId(stepId, guardId))
   return as(id) ?? (was === undefined ? undefined : as(was))
@@ -377,7 +376,7 @@ export function judgeWork(
     sequences,
     off,
     known: plantState(sequences, entries, { gasTight: on.gasTight }),
-    signed: new Map(ofKind(entries, 'step').map((record) => [record.body.stepId, record])),
+    signed: signedRecords(sequences, entries),
   }
   const bench: Bench = { ...plant, gasTight: on.gasTight, handTests: on.handTests }
   return {

@@ -245,6 +245,24 @@ describe('a step', () => {
     })
     expect(site.records.at(-1)).toMatchObject({ reason: 'wrong valve looked at' })
   })
+  test('taken back takes its confirmations with it: each is looked at again', () => {
+    const site = new Site(house())
+    site.until('heating.treated')
+    const undo = undoStep(site.judge(), 'heating.fill', lead, 'a drain was open')
+    if (!undo.ok || !undo.undoing) throw new Error('not undone')
+    for (const body of undo.bodies) site.add(body, undo.undoing)
+    const { progress } = site.step('heating.fill')
+    if (progress.state !== 'now') throw new Error('fill is not next')
+    expect(progress.openGuards.map(({ guard }) => guard.text)).toContain(
+      'Every joint made up, every drain shut',
+    )
+    expect(site.judge().work.plant.known.has('part.heating')).toBe(false)
+    // What it left off stays off until it is put back by name.
+    const links = () => site.judge().off.filter(({ body }) => body.state === 'linked').length
+    expect(links()).toBe(1)
+    site.until('heating.treated')
+    expect(links()).toBe(1)
+  })
   test('taken back wants a reason and the ticket', () => {
     const site = new Site(house())
     site.until('heating.vessel-charge')

@@ -134,7 +134,7 @@ export function signStep(
     dangerous(dangersNow(changesBy(step), judgement.work.plant))
   if (cannot) return cannot
   const guards = progress.guards.map(({ guard }) => guard.text)
-  return { ok: true, bodies: [signedBody(judged, guards, given), ...leftOff(step)] }
+  return { ok: true, bodies: [signedBody(judged, guards, given), ...leftOff(step, judgement.off)] }
 }
 
 const stillOpen = ([open]: readonly GuardState[]): Signing | undefined =>
@@ -170,16 +170,19 @@ function signedBody(
   }
 }
 
-const leftOff = (step: Step): readonly RecordBody[] =>
-  step.leavesOff.map((left): RecordBody => ({
-    kind: 'off',
-    name: left.name,
-    state: left.state,
-    where: left.where,
-    because: step.short,
-    backBefore: left.backBefore,
-    stepId: leftId(step, left),
-  }))
+/** What goes on the strip with a step; what is still there from before it was taken back is there already. */
+const leftOff = (step: Step, off: readonly OffItem[]): readonly RecordBody[] =>
+  step.leavesOff
+    .filter((left) => !off.some(({ body }) => body.stepId === leftId(step, left)))
+    .map((left): RecordBody => ({
+      kind: 'off',
+      name: left.name,
+      state: left.state,
+      where: left.where,
+      because: step.short,
+      backBefore: left.backBefore,
+      stepId: leftId(step, left),
+    }))
 
 /** Passes a step over with a reason: by whoever may sign it. It makes nothing of the plant, so what rests on it stays unknown. */
 export function skipStep(
