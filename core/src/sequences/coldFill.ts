@@ -1,4 +1,4 @@
-import { madeUp, reliefCheck } from './common'
+import { madeUp, reliefCheck, scald } from './common'
 import { is, set } from './plant'
 import type { Guard, SequenceJob, StepPart } from './step'
 import { back, seen, stands, tested } from './step'
@@ -157,14 +157,14 @@ export const potableFill = (how: Potable, job: SequenceJob): readonly StepPart[]
 ]
 
 /** What is read when it is hot, and said. */
-export const hotAtTaps = (was: boolean): readonly StepPart[] => [
+export const hotAtTaps = ({ practice }: SequenceJob, was: boolean): readonly StepPart[] => [
   {
     id: 'tap-temp',
     ...wasIf(was),
     title: 'Read the hot water at the taps, nearest to farthest.',
     short: 'Tap temperature',
     why: 'It must be safe before anyone uses it, and hot in time at the farthest.',
-    hazard: 'Hot water scalds: within seconds at 60 °C, within minutes at 49 °C (as remembered).',
+    hazard: scald(practice),
     guards: [tested('tap-temperature', '', 'Taps read, from near to far')],
   },
   {

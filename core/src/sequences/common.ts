@@ -1,12 +1,18 @@
 import type { Practice } from '../practice/practices'
+import { showIn } from '../units/format'
+import { toSi } from '../units/units'
 import { set } from './plant'
 import type { Guard, StepPart } from './step'
 import { seen } from './step'
 
 /** Steps and guards that several sequences share. Common practice, no source, unless a line says otherwise. */
 
-export const scald =
-  'Hot water scalds: within seconds at 60 °C, within minutes at 49 °C (as remembered).'
+/** A temperature as it is said here, to a whole degree. */
+export const degrees = ({ units }: Practice, celsius: number): string =>
+  showIn(units)(toSi(celsius, 'C'), 'temperature', 0)
+
+export const scald = (practice: Practice): string =>
+  `Hot water scalds: within seconds at ${degrees(practice, 60)}, within minutes at ${degrees(practice, 49)} (as remembered).`
 export const smell =
   'On any smell of gas: no flame, no switches, leave, call the gas emergency number from outside.'
 

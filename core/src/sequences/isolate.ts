@@ -1,5 +1,6 @@
 import { toSi } from '../units/units'
-import { scald } from './common'
+import type { Practice } from '../practice/practices'
+import { degrees, scald } from './common'
 import { set } from './plant'
 import type { Guard, LeavesOff, StepPart } from './step'
 import { back, seen } from './step'
@@ -7,7 +8,8 @@ import { back, seen } from './step'
 /** Taking a wet plant out of use and giving it back: the same for a section of a building and for the exchange of one part. */
 
 /** Above it, nothing is opened: below it a hand can stay on. Common practice, no source. */
-export const openedMost_K = toSi(40, 'C')
+const openedMost_C = 40
+const openedMost_K = toSi(openedMost_C, 'C')
 
 /** A gauge at rest on no pressure; what a dial may show all the same. Common practice, no source. */
 const noPressure_Pa = 5000
@@ -42,19 +44,19 @@ export const heatOff = (of: string, name: string, burns: boolean): StepPart => (
   ],
 })
 
-export const cooled = (of: string): StepPart => ({
+export const cooled = (of: string, practice: Practice): StepPart => ({
   id: 'cooled',
-  title: 'Let it cool below 40 °C.',
+  title: `Let it cool below ${degrees(practice, openedMost_C)}.`,
   short: 'Cooled',
   why: 'Under pressure it flashes to steam; let down hot it takes the skin with it.',
-  hazard: scald,
+  hazard: scald(practice),
   guards: [seen('hand', 'A hand can stay on the hottest part')],
   effects: set('heat', of, 'cooled'),
   reading: {
     label: 'Hottest part',
     measure: 'temperature',
     most: openedMost_K,
-    limitSays: '40 °C before anything is opened (common practice, no source)',
+    limitSays: 'so cool before anything is opened (common practice, no source)',
   },
 })
 

@@ -12,7 +12,7 @@ export const thingKinds = {
     says: 'the electricity of {of}',
     values: { on: 'on', off: 'off', dead: 'off and proved dead' },
   },
-  heat: { says: 'what is in {of}', values: { cooled: 'below 40 °C', hot: 'hot' } },
+  heat: { says: 'what is in {of}', values: { cooled: 'cool enough to open', hot: 'hot' } },
   water: {
     says: 'the water side of {of}',
     values: { empty: 'empty', full: 'full, with air in it', vented: 'full and vented' },
@@ -160,7 +160,7 @@ const dry = (of: string): readonly Hazard[] => [
 const opened = (of: string): readonly Hazard[] => [
   {
     id: `opened-hot.${of}`,
-    says: 'It would be opened hot: water at 60 °C and over scalds within seconds.',
+    says: 'It would be opened hot: it scalds within seconds.',
     when: [is('part', of, 'out'), isNot('heat', of, 'cooled')],
     changing: `part.${of}`,
   },

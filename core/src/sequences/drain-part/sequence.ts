@@ -78,7 +78,7 @@ export const drainPart: SequenceSpec = {
   steps: (job) => [
     named(job),
     heatOff(of, 'what heats and pumps it', false),
-    cooled(of),
+    cooled(of, job.practice),
     coldShut(of, 'Valves of the section', {
       title: 'Shut its valves in order, heat’s own last.',
     }),

@@ -83,7 +83,7 @@ export const electricHeater: SequenceSpec = {
         why: 'The limit behind the thermostat must never be the one that does the daily work.',
         guards: [seen('cuts', 'Stops at its set point'), ...limitActs],
       },
-      ...hotAtTaps(false),
+      ...hotAtTaps(job, false),
     ]
   },
 }

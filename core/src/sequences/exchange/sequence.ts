@@ -2,6 +2,7 @@ import type { Appliance } from '../../job/document'
 import { burnsGas } from '../../job/fields'
 import type { Exchange, ExchangedPart } from '../../job/workDocument'
 import { waterOf } from '../asked'
+import { scald } from '../common'
 import { coldShut, cooled, heatOff, letDown, powerLast, refill } from '../isolate'
 import { set } from '../plant'
 import type { Guard, SequenceJob, SequenceSpec, StepPart } from '../step'
@@ -218,7 +219,7 @@ const readings = (job: SequenceJob): readonly StepPart[] => {
       title: `Heat ${name} to its limit, and read it.`,
       short: 'Hot pressure',
       why: 'That the new relief is dry cold proves nothing.',
-      hazard: 'Hot water scalds: within seconds at 60 °C, within minutes at 49 °C (as remembered).',
+      hazard: scald(job.practice),
       guards: [seen('top', isBoiler ? 'Flow at its highest setting' : 'Store at its setting')],
       effects: set('heat', of, 'hot'),
       admits: 'heat',
@@ -262,7 +263,7 @@ export const exchangeParts: SequenceSpec = {
     const { of, name, plant, isBoiler } = exchangeOf(job)
     return [
       heatOff(of, name, burnsGas(plant.kind)),
-      cooled(of),
+      cooled(of, job.practice),
       coldShut(of, isBoiler ? `Make-up of ${name}` : `Cold inlet of ${name}`, {
         title: isBoiler ? 'Shut the make-up and the valves around it.' : 'Shut the cold inlet.',
       }),

@@ -10,7 +10,7 @@ const hottest = ({ practice, targets: t }: SequenceJob): StepPart => ({
   title: 'Watch the first heat cycle to its top.',
   short: 'Hot maximum',
   why: 'This is the pressure the vessel was designed for. Over it, the charge, the fill or the content is not what was thought.',
-  hazard: scald,
+  hazard: scald(practice),
   guards: [
     stands('The circuit is heated', is('heat', 'heating', 'hot')),
     seen('at-top', 'Flow at its highest setting'),

@@ -169,7 +169,7 @@ export const gasHeater: SequenceSpec = {
           seen('relief-dry', 'Relief dry, or drips back within a minute'),
         ],
       },
-      ...hotAtTaps(was),
+      ...hotAtTaps(job, was),
     ]
   },
 }

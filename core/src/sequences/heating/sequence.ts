@@ -1,7 +1,7 @@
 import type { HeatingZone } from '../../job/pressureDocument'
 import { showIn } from '../../units/format'
 import { fillsHeating } from '../asked'
-import { madeUp, reliefCheck } from '../common'
+import { degrees, madeUp, reliefCheck } from '../common'
 import { is, set } from '../plant'
 import type { SequenceJob, SequenceSpec, StepPart } from '../step'
 import { back, seen, stands } from '../step'
@@ -16,7 +16,7 @@ const hasLever = ({ practice }: SequenceJob) => practice.fillBy === 'feed-valve-
 /** Without electricity nothing pumps and no burner of it lights. */
 const noHeat = { ...set('supply', of, 'dead'), ...set('flame', of, 'out') }
 
-const dead: StepPart = {
+const dead = ({ practice }: SequenceJob): StepPart => ({
   id: 'power-off',
   was: true,
   title: 'Isolate the power and keep it off.',
@@ -26,7 +26,11 @@ const dead: StepPart = {
   hazard: 'Dead is what a tester says, not what a switch says.',
   guards: [
     seen('proved-dead', 'Proved dead at the boiler', noHeat),
-    seen('cooled', 'Cold to the hand: new, or cooled below 40 °C', set('heat', of, 'cooled')),
+    seen(
+      'cooled',
+      `Cold to the hand: new, or cooled below ${degrees(practice, 40)}`,
+      set('heat', of, 'cooled'),
+    ),
   ],
   effects: { ...noHeat, ...set('heat', of, 'cooled') },
   leavesOff: [
@@ -40,7 +44,7 @@ const dead: StepPart = {
       thing: { id: 'supply.heating', off: 'dead', back: 'on' },
     },
   ],
-}
+})
 
 const charge = ({ practice, targets: t }: SequenceJob): StepPart => ({
   id: 'vessel-charge',
@@ -287,7 +291,7 @@ export const heatingFill: SequenceSpec = {
     burning: [],
   }),
   steps: (job) => [
-    dead,
+    dead(job),
     charge(job),
     reliefCheck(of, job.practice, {
       id: 'relief-check',

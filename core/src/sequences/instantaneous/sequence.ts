@@ -86,7 +86,7 @@ export const instantaneous: SequenceSpec = {
         ],
       },
       rise(job, id),
-      ...hotAtTaps(was),
+      ...hotAtTaps(job, was),
     ]
   },
 }

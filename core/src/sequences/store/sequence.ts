@@ -96,7 +96,7 @@ export const storeFill: SequenceSpec = {
         guards: limitActs,
       },
       draw(job),
-      ...hotAtTaps(false),
+      ...hotAtTaps(job, false),
     ]
   },
 }
