@@ -1,6 +1,6 @@
 import type { SymptomId } from './step'
 
-/** What a reading outside its limits usually comes from, and the test that tells one cause from the other. Common practice, no source. */
+/** What a reading outside its limits usually comes from (the practice's words in braces), and the test that tells one cause from the other. Common practice, no source. */
 export interface Symptom {
   readonly says: string
   readonly causes: readonly string[]
@@ -11,10 +11,10 @@ export const symptoms: Readonly<Record<SymptomId, Symptom>> = {
   'pressure-races-up': {
     says: 'Pressure races up while the burner runs',
     causes: [
-      'Vessel flat or its charge lost',
-      'Vessel full of water: its membrane is gone',
-      'Vessel too small',
-      'Vessel shut off',
+      '{Vessel} flat or its charge lost',
+      '{Vessel} full of water: its membrane is gone',
+      '{Vessel} too small',
+      '{Vessel} shut off',
       'Filled too high when cold',
     ],
     decides:
@@ -23,17 +23,21 @@ export const symptoms: Readonly<Record<SymptomId, Symptom>> = {
   'pressure-creeps': {
     says: 'Pressure creeps up while it is cold',
     causes: [
-      'Feed valve or filling link lets by',
+      '{FillDevice} lets by',
       'Fast-fill lever left over',
       'Coil leaks mains water into the heating',
       'Reducing valve worn or set too high',
-      'Street pressure swings, no vessel behind a check valve',
+      'Street pressure swings, no {vessel} behind a check valve',
     ],
     decides: 'Shut the make-up: does it stop? At a store, watch the static pressure over a day.',
   },
   'pressure-falls': {
     says: 'Pressure falls, no water to be seen',
-    causes: ['Air is leaving after the work', 'Leak in a hidden pipe', 'Vessel charge lost'],
+    causes: [
+      'Air is leaving after the work',
+      'Leak in a hidden pipe',
+      'Charge of the {vessel} lost',
+    ],
     decides: 'Make-up shut, read it cold the next morning.',
   },
   'gas-sags': {

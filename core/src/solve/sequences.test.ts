@@ -1,6 +1,8 @@
 import { documentVersion } from '../job/document'
 import type { JobDocument } from '../job/document'
+import { inWords } from '../job/questions'
 import { practiceNames } from '../practice/practiceNames'
+import { practices } from '../practice/practices'
 import { symptoms } from '../sequences/causes'
 import { sequenceKinds } from '../sequences/kinds'
 import { after, dangersOf, is, isNot, met, metAll, set } from '../sequences/plant'
@@ -469,4 +471,14 @@ test('each symptom has causes to choose from and a test that decides', () => {
     expect(decides).toMatch(/[.?]$/)
   }
   expect(documentVersion).toBe(8)
+})
+
+test('the causes are said in the words of every place', () => {
+  for (const practice of practiceNames) {
+    const said = Object.values(symptoms).flatMap(({ causes }) =>
+      causes.map((cause) => inWords(cause, practices[practice].words)),
+    )
+    expect(said.filter((cause) => /[{}]|undefined/.test(cause))).toEqual([])
+    expect(said.every((cause) => /^[A-Z]/.test(cause))).toBe(true)
+  }
 })

@@ -1,7 +1,8 @@
 import type { StepReading } from '@hestian/core'
-import { notFound, symptoms } from '@hestian/core'
+import { inWords, notFound, symptoms } from '@hestian/core'
 import { Input, Label, Radio, RadioGroup, TextField } from 'react-aria-components'
 import styled from 'styled-components'
+import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
 
 interface CauseProps {
@@ -16,8 +17,10 @@ interface CauseProps {
 
 /** A reading outside its limits: what it comes from, what tells the causes apart, and what was done. */
 export function CauseFields({ reading, cause, action, onCause, onAction, onSnag }: CauseProps) {
+  const { words } = useJob().solution.practice
   const symptom = reading.symptom && symptoms[reading.symptom]
-  const options = [...(symptom?.causes ?? []), notFound]
+  const causes = symptom?.causes.map((one) => inWords(one, words)) ?? []
+  const options = [...causes, notFound]
   return (
     <Frame aria-label="Outside its limits">
       <h3>Outside its limits</h3>

@@ -70,7 +70,7 @@ const outGuards = {
     seen('held', 'Two wrenches; the probe drawn out straight'),
   ],
   'expansion-vessel': [
-    seen('supported', 'Old vessel supported: it may be full of water'),
+    seen('supported', 'Old {vessel} supported: it may be full of water'),
     seen('weighed', 'Whether it was full is written down: a full one has lost its membrane'),
   ],
   'reducing-valve': [seen('strainer', 'Strainer looked at: what came out of it is written down')],
@@ -103,6 +103,13 @@ const inGuards = {
   ],
 } as const satisfies Readonly<Record<ExchangedPart, readonly Guard[]>>
 
+/** Guards in the words of the place. */
+const worded = ({ practice }: SequenceJob, guards: readonly Guard[]): readonly Guard[] =>
+  guards.map((guard) => ({
+    ...guard,
+    text: guard.text.replace('{vessel}', practice.words.vessel),
+  }))
+
 const out = (job: SequenceJob): StepPart => {
   const { exchange, of } = exchangeOf(job)
   return {
@@ -112,7 +119,7 @@ const out = (job: SequenceJob): StepPart => {
     ...ticketOf(job),
     why: 'As far as the part needs, and no further.',
     evidence: 'Old and new part side by side, tags in sight',
-    guards: [seen('emptied', emptied[exchange.part]), ...outGuards[exchange.part]],
+    guards: [seen('emptied', emptied[exchange.part]), ...worded(job, outGuards[exchange.part])],
     effects: {
       ...set('part', of, 'out'),
       ...set('water', of, 'full'),
@@ -157,7 +164,7 @@ const fitIn = (job: SequenceJob): StepPart => {
     ...ticketOf(job),
     why: 'Sealed as its maker says, left unstrained. Brass nuts crack later.',
     guards: [
-      ...inGuards[exchange.part],
+      ...worded(job, inGuards[exchange.part]),
       ...(isRelief(exchange.part)
         ? []
         : [

@@ -9,7 +9,7 @@ const hottest = ({ practice, targets: t }: SequenceJob): StepPart => ({
   was: true,
   title: 'Watch the first heat cycle to its top.',
   short: 'Hot maximum',
-  why: 'This is the pressure the vessel was designed for. Over it, the charge, the fill or the content is not what was thought.',
+  why: `This is the pressure the ${practice.words.vessel} was designed for. Over it, the charge, the fill or the content is not what was thought.`,
   hazard: scald(practice),
   guards: [
     stands('The circuit is heated', is('heat', 'heating', 'hot')),

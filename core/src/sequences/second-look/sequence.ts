@@ -37,7 +37,7 @@ export const secondLook: SequenceSpec = {
             id: 'cold-again',
             title: 'Read the heating cold again.',
             short: 'Cold again',
-            why: 'Less than it was: air is leaving, a pipe leaks, or the vessel lost its charge. More: something lets by.',
+            why: `Less than it was: air is leaving, a pipe leaks, or the ${practice.words.vessel} lost its charge. More: something lets by.`,
             guards: [seen('cold', 'Cold as it was at the fill')],
             reading: {
               label: 'At the fill point, gauge',

@@ -66,7 +66,7 @@ export const storeFill: SequenceSpec = {
       ...potableFill(
         {
           of: id,
-          rating: 'Settings climb: reducing valve, vessel, expansion relief, temperature relief',
+          rating: `Settings climb: reducing valve, ${job.practice.words.vessel}, expansion relief, temperature relief`,
           mostGauge_Pa:
             targets.reducedMostGauge_Pa ?? (rated === undefined ? undefined : rated * 0.8),
           was: false,
