@@ -11,10 +11,10 @@ export const symptoms: Readonly<Record<SymptomId, Symptom>> = {
   'pressure-races-up': {
     says: 'Pressure races up while the burner runs',
     causes: [
-      '{Vessel} flat or its charge lost',
-      '{Vessel} full of water: its membrane is gone',
-      '{Vessel} too small',
-      '{Vessel} shut off',
+      '{vessel} flat or its charge lost',
+      '{vessel} full of water: its membrane is gone',
+      '{vessel} too small',
+      '{vessel} shut off',
       'Filled too high when cold',
     ],
     decides:
@@ -23,7 +23,7 @@ export const symptoms: Readonly<Record<SymptomId, Symptom>> = {
   'pressure-creeps': {
     says: 'Pressure creeps up while it is cold',
     causes: [
-      '{FillDevice} lets by',
+      '{fillDevice} lets by',
       'Fast-fill lever left over',
       'Coil leaks mains water into the heating',
       'Reducing valve worn or set too high',

@@ -480,5 +480,9 @@ test('the causes are said in the words of every place', () => {
     )
     expect(said.filter((cause) => /[{}]|undefined/.test(cause))).toEqual([])
     expect(said.every((cause) => /^[A-Z]/.test(cause))).toBe(true)
+    const { vessel, fillDevice } = practices[practice].words
+    const started = (word: string) => `${word.charAt(0).toUpperCase()}${word.slice(1)}`
+    expect(said).toContain(`${started(vessel)} too small`)
+    expect(said).toContain(`${started(fillDevice)} lets by`)
   }
 })

@@ -187,7 +187,11 @@ function Guards({ judged, progress }: { readonly judged: JudgedStep; readonly pr
             state={state}
             stepId={step.id}
             wantsLook={state.holds && wantsLook(state)}
-            next={progress.state === 'now' && progress.guards.slice(0, i).every((one) => one.holds)}
+            next={
+              progress.state === 'now' &&
+              progress.dangers.length === 0 &&
+              progress.guards.slice(0, i).every((one) => one.holds)
+            }
           />
         ))}
       </ul>

@@ -1,24 +1,45 @@
-import type { Edit, JobDocument } from '@hestian/core'
-import { applyEdits, judge, showIn, solve } from '@hestian/core'
+import type { Edit, JobDocument, JobRecord, Person, SiteAct } from '@hestian/core'
+import { applyEdits, decide, judge, recordsOfAct, showIn, solve } from '@hestian/core'
 import type { ReactNode } from 'react'
 import { useState } from 'react'
 import { MemoryRouter } from 'react-router'
+import { datesIn } from '../ui/dates'
 import { WorkedProvider } from '../ui/Worked'
 import { JobContext } from './JobContext'
 import type { Job } from './JobContext'
 
 const nothing = () => undefined
 
+export const lead: Person = {
+  id: 'lead',
+  name: 'Lead Person',
+  role: '',
+  tickets: ['gas', 'unvented', 'electrical'],
+}
+
 interface JobStandProps {
   readonly job: JobDocument
   readonly frozen?: boolean
+  /** What was recorded before. */
+  readonly entries?: readonly JobRecord[]
+  readonly person?: Person
+  /** Where the page stands. */
+  readonly at?: string
   /** Hears of every edit. */
   readonly onEdit?: (edits: readonly Edit[], document: JobDocument) => void
   readonly children: ReactNode
 }
 
 /** A job that is edited in memory: solved and judged as the real one, sent nowhere. */
-export function JobStand({ job, frozen = false, onEdit, children }: JobStandProps) {
+export function JobStand({
+  job,
+  frozen = false,
+  entries: before = [],
+  person = lead,
+  at = '/',
+  onEdit,
+  children,
+}: JobStandProps) {
   const [document, setDocument] = useState(job)
   const solution = solve(document)
   const edit = (edits: readonly Edit[]) =>
@@ -27,23 +48,43 @@ export function JobStand({ job, frozen = false, onEdit, children }: JobStandProp
       onEdit?.(edits, after)
       return after
     })
+  const [entries, setEntries] = useState(before)
+  const [refusal, setRefusal] = useState<string>()
+  const judgement = judge(solution, { entries, samples: {} })
+  /** Does something on site as the real one, and keeps it here. */
+  const perform = (act: SiteAct): boolean => {
+    const decision = decide(judgement, person, act)
+    setRefusal(decision.ok ? undefined : decision.says)
+    if (!decision.ok) return false
+    const made = { id: `act-${String(entries.length).padStart(4, '0')}`, by: person.id }
+    setEntries([...entries, ...recordsOfAct(decision, made, new Date().toISOString())])
+    return true
+  }
   const stand = {
-    state: { id: 'job', records: [], samples: {}, revisions: [], frozen: frozen ? 'A' : null },
+    state: { id: 'job', records: entries, samples: {}, revisions: [], frozen: frozen ? 'A' : null },
     draft: { document, edit, undo: nothing, redo: nothing },
     solution,
-    judgement: judge(solution, { entries: [], samples: {} }),
+    judgement,
+    perform,
+    person,
+    record: nothing,
+    dates: datesIn('UTC'),
+    nameOf: (id: string) => id,
     show: showIn(solution.practice.units),
     frozen,
     edit,
     preview: nothing,
     waiting: 0,
     notSent: 0,
-    refusal: undefined,
+    refusal,
   } as unknown as Job
   return (
-    <MemoryRouter>
+    <MemoryRouter initialEntries={[at]}>
       <JobContext.Provider value={stand}>
-        <WorkedProvider>{children}</WorkedProvider>
+        <WorkedProvider>
+          {refusal && <p role="alert">{refusal}</p>}
+          {children}
+        </WorkedProvider>
       </JobContext.Provider>
     </MemoryRouter>
   )
