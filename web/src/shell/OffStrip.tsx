@@ -12,6 +12,7 @@ import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { dayOf } from '../ui/dates'
 import { PlantSymbol } from '../ui/icons'
+import { AddOff } from './AddOff'
 import { phone } from '../ui/phone'
 
 /** The last band of every job screen: what is off on site, until it is put back by name. Never hidden, never dismissed. */
@@ -25,6 +26,7 @@ export function OffStrip({ working }: { readonly working: boolean }) {
     return (
       <Strip data-empty aria-label="Off on site">
         <b>Nothing is off on site</b>
+        <OffList more={0} />
       </Strip>
     )
   return (
@@ -116,6 +118,7 @@ function OffList({ more }: { readonly more: number }) {
                     </li>
                   ))}
                 </ul>
+                <AddOff />
                 <AriaButton onPress={close}>Close</AriaButton>
               </>
             )}
@@ -141,6 +144,7 @@ const Strip = styled.footer`
   }
   &[data-empty] {
     min-height: 40px;
+    justify-content: space-between;
     > b {
       font-weight: 450;
       color: var(--off-2);
