@@ -1,5 +1,8 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
 import { documentVersion } from '../job/document'
 import type { JobDocument } from '../job/document'
+import type { JobRecord } from '../job/records'
 import { inWords } from '../job/questions'
 import { practiceNames } from '../practice/practiceNames'
 import { practices } from '../practice/practices'
@@ -14,6 +17,7 @@ import type { SiteAct } from './siteAct'
 import { confirmGuard, putBack, signStep, skipStep, undoStep } from './signing'
 import { exchangeJob, sequenceJobs } from './sequenceJobs.testing'
 import { solve } from './solve'
+import { summaryOf } from './summary'
 import { walks } from './walk.testing'
 
 const jobs = sequenceJobs()
@@ -170,7 +174,6 @@ describe('walks in any order that is allowed', () => {
     ['wire-live', 'a wire handled live'],
     ['link-stays', 'heated with the link on'],
     ['flame-unpurged', 'flame on a pipe full of air'],
-    ['dry-flame', 'dry fire'],
   ])('without the guard of %s they come to harm', (without, harm) => {
     const walked = walks(jobs, { count: 400, seed: 1, actions: 400, without })
     expect(walked.harmed.join('\n')).toContain(harm)
@@ -485,4 +488,50 @@ test('the causes are said in the words of every place', () => {
     expect(said).toContain(`${started(vessel)} too small`)
     expect(said).toContain(`${started(fillDevice)} lets by`)
   }
+})
+
+test('a sequence is a folder and a line: each folder has its spec, and the list has it once', () => {
+  const folder = join(__dirname, '../sequences')
+  const list = readFileSync(join(folder, 'kinds.ts'), 'utf8')
+  const folders = readdirSync(folder, { withFileTypes: true })
+    .filter((entry) => entry.isDirectory())
+    .map(({ name }) => name)
+  expect(folders).toHaveLength(sequenceKinds.length)
+  for (const name of folders) {
+    const spec = readFileSync(join(folder, name, 'sequence.ts'), 'utf8')
+    const exported = /export const (\w+): SequenceSpec/.exec(spec)?.[1] ?? name
+    expect(list.split(`'./${name}/sequence'`)).toHaveLength(2)
+    expect(list.split(new RegExp(`^  ${exported},$`, 'm'))).toHaveLength(2)
+  }
+})
+
+describe('the board', () => {
+  const line = (...records: readonly JobRecord[]) =>
+    summaryOf({
+      ...{ id: 'job', number: '1', document: house(), frozen: null, samples: {} },
+      records,
+    }).waits
+  const record = (id: string, body: JobRecord['body']): JobRecord => ({
+    ...{ id, at: '2026-11-20T10:00:00Z', by: 'lead' },
+    body,
+  })
+  test('says that a visit goes on, what the last one left, and the snag that was promised first', () => {
+    const begun = record('visit-01', { kind: 'visit-begun', with: '' })
+    const ended = record('visit-02', {
+      ...{ kind: 'visit-ended', visit: 'visit-01', done: 'filled', staysOff: {} },
+      left: 'balancing of the upper floor, the two towel rails and the bench in the hall',
+    })
+    const snag = (id: string, what: string, due: string | null) =>
+      record(id, { kind: 'snag', what, owner: 'Tobias', due })
+    const plain = line()
+    expect(line(begun)).toBe(`${plain}; a visit goes on`)
+    expect(line(begun, ended)).toMatch(/; left: balancing of the upper floor, .{10,}…$/)
+    expect(
+      line(
+        snag('snag-001', 'lag the pipe', '2026-12-09'),
+        snag('snag-002', 'hang the cord', '2026-12-04'),
+        snag('snag-003', 'paint', null),
+      ),
+    ).toBe(`${plain}; promised for 2026-12-04: hang the cord`)
+  })
 })

@@ -5,7 +5,10 @@ import type { PracticeName } from '../practice/practiceNames'
 import { ticketsToCheck } from './ticketRules'
 import { ticketWords } from '../practice/tickets'
 import type { Records } from './records'
+import type { Judgement } from './judge'
 import { judge } from './judge'
+import type { JudgedStep } from './judgeSteps'
+import { openVisit } from './visits'
 import { stageOfSheet } from './sheets'
 import type { SheetId } from './sheetIds'
 import { solve } from './solve'
@@ -15,7 +18,7 @@ import { inWords } from '../job/questions'
 import { practices } from '../practice/practices'
 
 /** Raised when a summary says something else of the same job: stored ones are then made again. */
-export const summaryVersion = 5
+export const summaryVersion = 6
 
 export interface Summary {
   readonly id: string
@@ -60,37 +63,7 @@ export function summaryOf(state: Summarised): Summary {
     samples: state.samples,
     frozen: state.frozen,
   })
-  const stages = judgement.stages.filter((stage) => stage.of > 0)
-  const open = stages.find((stage) => stage.checked < stage.of)
-  const sheet =
-    open?.sheets.find(
-      (id) => !['checked', 'does-not-apply', 'invited'].includes(judgement.sheets[id].state),
-    ) ?? 'handover'
-  const stage =
-    !open || judgement.sheets.handover.state === 'checked'
-      ? ('done' as const)
-      : (boardStages.find((one) => one === stageOfSheet(sheet)) ?? 'survey')
-  const step = judgement.steps.find((one) => one.progress.state === 'now')
-  const waiting = judgement.sheets[sheet]
-  const guard = step?.progress.state === 'now' ? step.progress.openGuards[0]?.guard.text : undefined
-  const waits =
-    stage === 'done'
-      ? 'handed over'
-      : sheet === 'steps' && step
-        ? `step ${step.number}, ${step.step.short.toLowerCase()}${guard ? `: ${guard.charAt(0).toLowerCase()}${guard.slice(1)}` : ''}`
-        : sheet === 'handover'
-          ? 'its signature'
-          : waiting.state === 'ready'
-            ? `${waiting.name} to be checked`
-            : waiting.state === 'stop'
-              ? `a stop on ${waiting.name}`
-              : (waiting.missing[0]?.what ?? waiting.name)
-  const tickets =
-    sheet === 'steps' && step?.step.ticket
-      ? [step.step.ticket]
-      : waiting.state === 'ready'
-        ? ticketsToCheck(sheet)
-        : []
+  const { stage, sheet } = standing(judgement)
   const count = (severity: 'stop' | 'fix') =>
     Object.values(judgement.sheets).reduce(
       (sum, one) => sum + one.findings.filter((finding) => finding.severity === severity).length,
@@ -103,14 +76,12 @@ export function summaryOf(state: Summarised): Summary {
     address: state.document.site.address,
     practice: state.document.practice,
     stage,
-    sheet: stage === 'done' ? 'handover' : sheet,
-    waits,
-    waitsOn:
-      stage === 'done'
-        ? ''
-        : tickets.length > 0
-          ? `somebody with a ${tickets.map((ticket) => ticketWords[ticket]).join(' and a ')}`
-          : '',
+    sheet,
+    waits: [
+      stage === 'done' ? 'handed over' : waitsFor(judgement, sheet),
+      ...promised(judgement),
+    ].join('; '),
+    waitsOn: stage === 'done' ? '' : waitsOn(judgement, sheet),
     stops: count('stop'),
     fixes: count('fix'),
     off: judgement.off.length,
@@ -120,6 +91,70 @@ export function summaryOf(state: Summarised): Summary {
       .map(({ name }) => inWords(name, practices[state.document.practice].words))
       .join('; '),
     frozen: state.frozen,
-    shares: boardStages.slice(0, -1).map((id) => stages.find((one) => one.id === id)?.share ?? 0),
+    shares: boardStages
+      .slice(0, -1)
+      .map((id) => judgement.stages.find((one) => one.id === id && one.of > 0)?.share ?? 0),
   }
+}
+
+/** How far the job is: the first stage that is open, and the sheet of it that is. */
+function standing({ stages, sheets }: Judgement): {
+  readonly stage: BoardStage
+  readonly sheet: SheetId
+} {
+  const open = stages.find((stage) => stage.of > 0 && stage.checked < stage.of)
+  if (!open || sheets.handover.state === 'checked') return { stage: 'done', sheet: 'handover' }
+  const sheet =
+    open.sheets.find(
+      (id) => !['checked', 'does-not-apply', 'invited'].includes(sheets[id].state),
+    ) ?? 'handover'
+  return { stage: boardStages.find((one) => one === stageOfSheet(sheet)) ?? 'survey', sheet }
+}
+
+const nextStep = ({ steps }: Judgement): JudgedStep | undefined =>
+  steps.find((one) => one.progress.state === 'now')
+
+/** What a sheet waits for, in a few words. */
+function waitsFor(judgement: Judgement, sheet: SheetId): string {
+  const step = sheet === 'steps' ? nextStep(judgement) : undefined
+  if (step) return stepWords(step)
+  if (sheet === 'handover') return 'its signature'
+  const { name, state, missing } = judgement.sheets[sheet]
+  if (state === 'ready') return `${name} to be checked`
+  return state === 'stop' ? `a stop on ${name}` : (missing[0]?.what ?? name)
+}
+
+function stepWords({ step, number, progress }: JudgedStep): string {
+  const guard = progress.state === 'now' ? progress.openGuards[0]?.guard.text : undefined
+  const says = `step ${number}, ${step.short.toLowerCase()}`
+  return guard ? `${says}: ${guard.charAt(0).toLowerCase()}${guard.slice(1)}` : says
+}
+
+/** Who can do that: a ticket, or anybody. */
+function waitsOn(judgement: Judgement, sheet: SheetId): string {
+  const ticket = sheet === 'steps' ? nextStep(judgement)?.step.ticket : undefined
+  const isReady = judgement.sheets[sheet].state === 'ready'
+  const ofSheet = isReady ? ticketsToCheck(sheet) : []
+  const tickets = ticket ? [ticket] : ofSheet
+  return tickets.length > 0
+    ? `somebody with a ${tickets.map((one) => ticketWords[one]).join(' and a ')}`
+    : ''
+}
+
+/** As much of a text as a row of the board has room for. */
+const inShort = (text: string): string =>
+  text.length > 60 ? `${text.slice(0, 59).trimEnd()}…` : text
+
+/** What visits leave to be done: that one goes on, what the last one left, and the snag that was promised first. */
+function promised({ visits, snags }: Judgement): readonly string[] {
+  const last = visits.at(-1)
+  const due = snags.flatMap(({ body }) => (body.due === null ? [] : [{ ...body, due: body.due }]))
+  const [first] = due.sort((a, b) => a.due.localeCompare(b.due))
+  return [
+    ...(openVisit(visits) ? ['a visit goes on'] : []),
+    ...(last?.ended && last.ended.body.left !== ''
+      ? [`left: ${inShort(last.ended.body.left)}`]
+      : []),
+    ...(first ? [`promised for ${first.due}: ${inShort(first.what)}`] : []),
+  ]
 }

@@ -39,7 +39,7 @@ const type = (name: string | RegExp, text: string) =>
 test('a step is confirmed guard by guard and signed; what it leaves off goes on the strip, and the next one is shown', () => {
   page()
   expect(title()).toBe('Isolate the power and keep it off.')
-  const second = screen.getByRole('button', { name: /^Confirm: Cold to the hand/ })
+  const second = screen.getByRole('button', { name: /one before first. Cold to the hand/ })
   expect(second).toHaveProperty('disabled', true)
   expect(screen.getByRole('button', { name: /waits for proved dead/ })).toHaveProperty(
     'disabled',
@@ -67,7 +67,7 @@ test('what would bring a danger says so, with the way to where it is lifted; not
   expect(title()).toBe('Call for heat and watch the flame.')
   expect(screen.getByText(/It would be fired dry/)).toBeTruthy()
   expect(screen.getAllByRole('link', { name: /^Go to: / }).length).toBeGreaterThan(0)
-  expect(screen.getByRole('button', { name: /^Confirm: Flue complete/ })).toHaveProperty(
+  expect(screen.getByRole('button', { name: /one before first. Flue complete/ })).toHaveProperty(
     'disabled',
     true,
   )

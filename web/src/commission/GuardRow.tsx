@@ -90,7 +90,7 @@ function Opening({ state, stepId, next }: Omit<GuardRowProps, 'wantsLook'>) {
       onPress={() =>
         perform({ do: 'guard', stepId, guardId: guard.id }, `Confirmed: ${guard.text}`)
       }
-      aria-label={`Confirm: ${guard.text}`}
+      aria-label={next ? `Confirm: ${guard.text}` : `Confirm: the one before first. ${guard.text}`}
       id={confirmationId(stepId, guard.id)}
     >
       {next ? 'Confirm' : 'Confirm: the one before first'}

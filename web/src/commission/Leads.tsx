@@ -22,7 +22,7 @@ export function Leads({
         look={next ? 'go' : 'wait'}
         isDisabled={!next}
         onPress={() => perform({ do: 'put-back', offId: to.offId }, `Put back: ${to.name}`)}
-        aria-label={`Put back: ${to.name}`}
+        aria-label={next ? `Put back: ${to.name}` : `Put back: the one before first. ${to.name}`}
       >
         {next ? 'Put back' : 'Put back: the one before first'}
       </Button>

@@ -1,6 +1,6 @@
 import { applianceOf, isOnlyOne, started } from '../asked'
 import { hotAtTaps, isDosed, potableFill, reheat } from '../coldFill'
-import { smell } from '../common'
+import { limitActs, smell } from '../common'
 import { is, set } from '../plant'
 import type { SequenceJob, SequenceSpec, StepPart } from '../step'
 import { back, gasTight, seen, stands, tested } from '../step'
@@ -161,12 +161,14 @@ export const gasHeater: SequenceSpec = {
       {
         id: 'thermostat',
         ...(was ? { was: true } : {}),
-        title: 'See the thermostat stop it.',
-        short: 'Thermostat stops it',
+        title: 'See the thermostat stop it, and make each limit act.',
+        short: 'Thermostat and limits',
         why: 'The limit behind it must never be the one that does the daily work.',
         guards: [
           seen('cuts', 'Burner stops at the set point'),
           seen('relief-dry', 'Relief dry, or drips back within a minute'),
+          seen('flame-proof', 'Flame supervision shuts the gas when it is tried'),
+          ...limitActs,
         ],
       },
       ...hotAtTaps(job, was),
