@@ -82,6 +82,8 @@ const filled = ({ of, first = [], was }: Potable, job: SequenceJob): StepPart =>
     ...set('cold', of, 'open'),
     ...set('water', of, 'vented'),
     ...set('pressure', of, 'under'),
+    // Water of the main: nothing is dosed until somebody doses it.
+    ...(isDosed(job) ? set('dosed', of, 'rinsed') : {}),
   },
   admits: 'pressure',
 })
@@ -111,11 +113,23 @@ const clean = (of: string, job: SequenceJob): readonly StepPart[] => [
   ...(asksDisinfection(job)
     ? [
         {
+          id: 'dosed',
+          title: 'Dose it as the practice here asks; signs at every outlet.',
+          short: 'Dosed, signs up',
+          why: 'Dirt and dwell from the work reach the glass. The store’s maker says what its coating stands.',
+          hazard:
+            'Nobody draws water while it stands dosed. Never mixed with acid: chlorine gas kills.',
+          guards: [
+            seen('signs', 'Signs at every outlet, those who live here told'),
+            seen('drawn', 'Drawn at every outlet until the dose is there'),
+          ],
+          effects: set('dosed', of, 'high'),
+        } satisfies StepPart,
+        {
           id: 'disinfected',
-          title: 'Disinfect as the practice here asks, then rinse.',
+          title: 'When its time is over, rinse it until it may be drunk.',
           short: 'Disinfected and rinsed',
-          why: 'Dirt and dwell from the work reach the glass.',
-          hazard: 'Nobody draws water while it stands dosed: signs at every outlet.',
+          why: 'Dose, time and what is left at the end say whether it worked; what is left after rinsing, whether it may be drunk.',
           guards: [
             tested('disinfection', '', 'Dose, time, what is left, and rinsed to what may be drunk'),
           ],

@@ -1,12 +1,15 @@
 import type { Missing } from '../answer/sheet'
+import { sources } from '../answer/sources'
 import type { RecordedSequence, RecordedSpec } from '../sheets/sheetSpec'
+import type { StepFinding } from './wording'
+import { stepWordings } from './wording'
 
 /** The work on the plant, step by step, in as many sequences as it has. */
-export const stepsSpec: RecordedSpec<'steps', Record<never, never>> = {
+export const stepsSpec: RecordedSpec<'steps', typeof stepWordings> = {
   id: 'steps',
   name: 'Steps on site',
   stage: 'commission',
-  wordings: {},
+  wordings: stepWordings,
   judge: (document, _practice, { sequences }) => {
     const done = sequences.reduce((sum, one) => sum + one.done, 0)
     return {
@@ -17,7 +20,7 @@ export const stepsSpec: RecordedSpec<'steps', Record<never, never>> = {
               applies: true,
               answer: done,
               missing: sequencesMissing(sequences),
-              findings: [],
+              findings: sequences.flatMap(passedOver),
               workings: () => [],
             },
       after: 'vessel',
@@ -56,3 +59,13 @@ const openIn = ({ id, name, done, of, next, outside }: RecordedSequence): readon
     what: `${name}, step ${number} (${short.toLowerCase()}): the reading is outside its limit`,
   })),
 ]
+
+/** What was passed over: to fix where the plant is not known to stand as it left it, else a note. */
+const passedOver = ({ name, skipped }: RecordedSequence): readonly StepFinding[] =>
+  skipped.map(({ id, short, because, leavesUnknown }) => ({
+    id: leavesUnknown ? 'step-left-unknown' : 'step-passed-over',
+    severity: leavesUnknown ? 'fix' : 'note',
+    place: `steps.${id}`,
+    names: [`${name}, ${short.toLowerCase()}`, because],
+    source: sources.trade,
+  }))

@@ -60,6 +60,13 @@ export interface RecordedSequence {
   readonly next?: { readonly number: number; readonly short: string }
   /** Steps whose reading is outside its limit. */
   readonly outside: readonly { readonly number: number; readonly short: string }[]
+  /** Steps that were passed over, and whether something of the plant is unknown by it. */
+  readonly skipped: readonly {
+    readonly id: string
+    readonly short: string
+    readonly because: string
+    readonly leavesUnknown: boolean
+  }[]
 }
 
 /** What the records still owe a sheet, and by what of them its proof is open again. */

@@ -2,7 +2,10 @@ import { juniperRidge, thornfieldScoutHut } from '../../../demo/src/documents'
 import type { JobDocument } from '../job/document'
 import type { JobRecord } from '../job/records'
 import { change, oneValue, several } from './findingCases.testing'
+import { house } from './house.testing'
 import { judge } from './judge'
+import { lead, Site } from './onSite.testing'
+import { skipStep } from './signing'
 import { solve } from './solve'
 import type { FindingId } from './wording'
 import { findingIds } from './wording'
@@ -132,6 +135,20 @@ describe('every finding', () => {
     expect(missing.map(({ what }) => what)).toContain('hold-point-open')
   })
 
+  test('step-passed-over and -left-unknown, by what they leave unknown', () => {
+    const found = (...steps: readonly string[]) => {
+      const site = new Site(house())
+      for (const step of steps) {
+        site.until(step)
+        site.take(skipStep(site.judge(), step, lead, 'nobody was there'))
+      }
+      return site.judge().sheets.steps.findings.map(({ id }) => id)
+    }
+    expect(found()).toEqual([])
+    expect(found('heating.treated')).toEqual(['step-passed-over'])
+    expect(found('heating.relief-check')).toEqual(['step-left-unknown'])
+  })
+
   test('has its case here', () => {
     const has = new Set<FindingId>([
       ...[...oneValue, ...several, ...recorded].map(([id]) => id),
@@ -142,6 +159,8 @@ describe('every finding', () => {
       'hand-test-due',
       'hold-point-open',
       'hold-point-unknown',
+      'step-passed-over',
+      'step-left-unknown',
     ])
     expect(findingIds.filter((id) => !has.has(id))).toEqual([])
   })

@@ -5,7 +5,9 @@ import type { JobRecord } from '../job/records'
 import { ofKind } from '../job/records'
 import { fingerprint } from '../job/merge'
 import type { Recorded, RecordedGasTest, RecordedSequence } from '../sheets/sheetSpec'
-import type { JudgedSequence, JudgedWork } from './judgeSteps'
+import type { Step } from '../sequences/step'
+import type { JudgedSequence, JudgedWork, Plant } from './judgeSteps'
+import { changesBy } from './judgeSteps'
 import type { JudgedTest } from './judgeTests'
 import type { Records } from './records'
 import { restedOnFirst } from './restedOn'
@@ -50,11 +52,14 @@ export function recordedOf(
     gasTests,
     gasTight,
     ...(last ? { lastTestId: last.testId } : {}),
-    sequences: work.sequences.map(recordedSequence),
+    sequences: work.sequences.map((one) => recordedSequence(one, work.plant)),
   }
 }
 
-function recordedSequence({ sequence, steps, done, waits }: JudgedSequence): RecordedSequence {
+function recordedSequence(
+  { sequence, steps, done, waits }: JudgedSequence,
+  plant: Plant,
+): RecordedSequence {
   const next = steps.find(({ progress }) => progress.state === 'now')
   const said = ({ number, step }: JudgedSequence['steps'][number]) => ({
     number,
@@ -70,8 +75,24 @@ function recordedSequence({ sequence, steps, done, waits }: JudgedSequence): Rec
     outside: steps
       .filter(({ progress }) => progress.state === 'done' && progress.within === false)
       .map(said),
+    skipped: steps.flatMap(({ step, progress }) =>
+      progress.state === 'skipped'
+        ? [
+            {
+              id: step.id,
+              short: step.short,
+              because: progress.because,
+              leavesUnknown: leavesUnknown(step, plant),
+            },
+          ]
+        : [],
+    ),
   }
 }
+
+/** Passed over, a step leaves what it would have set unknown, unless something else was seen to set it. */
+const leavesUnknown = (step: Step, { known }: Plant): boolean =>
+  Object.keys(changesBy(step)).some((thing) => !known.has(thing))
 
 /** The state of every sheet: a fold over the list of them. */
 export function judgeSheets(
