@@ -42,7 +42,7 @@ export const thingKinds = {
   },
   purged: { says: 'the gas pipe at {of}', values: { gas: 'purged to gas', air: 'full of air' } },
   flue: {
-    says: 'the flue of {of}',
+    says: 'the way out of burnt gas of {of}',
     values: { whole: 'seen whole and drawing', open: 'not whole' },
   },
   wire: {
@@ -246,7 +246,7 @@ const burning = ({ of, cut }: Burning): readonly Hazard[] => [
   },
   {
     id: `flame-no-flue.${of}`,
-    says: 'Burnt gas would stay in the room: the flue is seen whole first.',
+    says: 'Burnt gas would stay in the room: its way out is seen whole first.',
     when: [is('flame', of, 'lit'), isNot('flue', of, 'whole')],
   },
   {

@@ -1,5 +1,7 @@
 import { fitted } from '../job/asked'
 import type { JobDocument } from '../job/document'
+import { inWords } from '../job/questions'
+import type { Practice } from '../practice/practices'
 import { burnsGas } from '../job/fields'
 import { sequenceKinds } from './kinds'
 import type { Burning, Hazard, PlantKeys, ThingId, Wet } from './plant'
@@ -52,17 +54,24 @@ function sequenceOf(spec: SequenceSpec, at: string, job: SequenceJob): Sequence 
     id,
     name: spec.name(job, at),
     offered: spec.offered?.(job) ?? false,
-    steps: spec.steps(job, at).map((part) => stepOf(id, part)),
+    steps: spec.steps(job, at).map((part) => stepOf(id, part, job.practice)),
   }
 }
 
-function stepOf(sequence: string, { was, ...part }: StepPart): Step {
+/** A step in the words of its place: those stand in braces. */
+function stepOf(sequence: string, { was, ...part }: StepPart, { words }: Practice): Step {
   const before = was === true ? part.id : was
+  const said = (text: string) => inWords(text, words)
   return {
     ...part,
+    title: said(part.title),
+    short: said(part.short),
+    why: said(part.why),
+    ...(part.hazard === undefined ? {} : { hazard: said(part.hazard) }),
+    ...(part.evidence === undefined ? {} : { evidence: said(part.evidence) }),
     id: `${sequence}.${part.id}`,
     sequence,
-    guards: part.guards ?? [],
+    guards: (part.guards ?? []).map((guard) => ({ ...guard, text: said(guard.text) })),
     effects: part.effects ?? {},
     leavesOff: (part.leavesOff ?? []).map((left): LeavesOff => ({
       ...left,

@@ -18,7 +18,6 @@ import { confirmGuard, putBack, signStep, skipStep, undoStep } from './signing'
 import { exchangeJob, sequenceJobs } from './sequenceJobs.testing'
 import { solve } from './solve'
 import { summaryOf } from './summary'
-import { walks } from './walk.testing'
 
 const jobs = sequenceJobs()
 const idsOf = (job: JobDocument) => solve(job).sequences.list.map(({ id }) => id)
@@ -158,27 +157,6 @@ describe('the sequences of a job', () => {
   })
 })
 const first = (id: string): string => id.split('.')[0] ?? ''
-
-describe('walks in any order that is allowed', () => {
-  test.each([1, 2, 3, 4])(
-    'seed %d: five hundred of them hurt nobody and forget nothing',
-    (seed) => {
-      const walked = walks(jobs, { count: 500, seed, actions: 400 })
-      expect(walked.harmed).toEqual([])
-      expect(walked.forgotten).toEqual([])
-      expect(walked.finished).toBeGreaterThan(50)
-    },
-  )
-  test.each([
-    ['dry-start', 'dry start'],
-    ['wire-live', 'a wire handled live'],
-    ['link-stays', 'heated with the link on'],
-    ['flame-unpurged', 'flame on a pipe full of air'],
-  ])('without the guard of %s they come to harm', (without, harm) => {
-    const walked = walks(jobs, { count: 400, seed: 1, actions: 400, without })
-    expect(walked.harmed.join('\n')).toContain(harm)
-  })
-})
 
 describe('what nobody has recorded', () => {
   test('blocks: a step passed over leaves unknown what rests on it', () => {

@@ -32,13 +32,13 @@ const light = (id: string): StepPart => ({
   title: 'Call for heat and watch the flame.',
   short: 'First flame',
   ticket: 'gas',
-  why: 'The first minute shows a wrong gas, a starved flame or a blocked flue.',
-  hazard: 'Burnt gas kills without a smell: a flame is lit only on a flue that was seen whole.',
-  evidence: 'The flue, from the boiler to its end',
+  why: 'The first minute shows a wrong gas, a starved flame or a blocked {flue}.',
+  hazard: 'Burnt gas kills without a smell: a flame is lit only on a {flue} that was seen whole.',
+  evidence: 'The {flue}, from the boiler to its end',
   guards: [
     seen(
       'flue-whole',
-      'Flue complete, supported and sealed, its end clear',
+      '{flue} complete, supported and sealed, its end clear',
       set('flue', id, 'whole'),
     ),
     seen('condensate', 'Condensate trap filled, its pipe falling to the drain'),

@@ -70,10 +70,10 @@ const readings = (job: SequenceJob, appliance: Appliance): readonly StepPart[] =
     title: 'Light it and watch the flame.',
     short: 'First flame',
     ticket: 'gas',
-    why: 'The first minute shows a wrong gas, a starved flame or a blocked flue.',
+    why: 'The first minute shows a wrong gas, a starved flame or a blocked {flue}.',
     hazard: 'Burnt gas kills without a smell.',
     guards: [
-      seen('flue', 'Flue whole, its end clear', set('flue', appliance.id, 'whole')),
+      seen('flue', '{flue} whole, its end clear', set('flue', appliance.id, 'whole')),
       seen('flame', 'Flame steady, no lifting, no smell'),
       seen('stops', 'Flame supervision shuts the gas when it is tried'),
     ],

@@ -103,13 +103,6 @@ const inGuards = {
   ],
 } as const satisfies Readonly<Record<ExchangedPart, readonly Guard[]>>
 
-/** Guards in the words of the place. */
-const worded = ({ practice }: SequenceJob, guards: readonly Guard[]): readonly Guard[] =>
-  guards.map((guard) => ({
-    ...guard,
-    text: guard.text.replace('{vessel}', practice.words.vessel),
-  }))
-
 const out = (job: SequenceJob): StepPart => {
   const { exchange, of } = exchangeOf(job)
   return {
@@ -119,7 +112,7 @@ const out = (job: SequenceJob): StepPart => {
     ...ticketOf(job),
     why: 'As far as the part needs, and no further.',
     evidence: 'Old and new part side by side, tags in sight',
-    guards: [seen('emptied', emptied[exchange.part]), ...worded(job, outGuards[exchange.part])],
+    guards: [seen('emptied', emptied[exchange.part]), ...outGuards[exchange.part]],
     effects: {
       ...set('part', of, 'out'),
       ...set('water', of, 'full'),
@@ -164,7 +157,7 @@ const fitIn = (job: SequenceJob): StepPart => {
     ...ticketOf(job),
     why: 'Sealed as its maker says, left unstrained. Brass nuts crack later.',
     guards: [
-      ...worded(job, inGuards[exchange.part]),
+      ...inGuards[exchange.part],
       ...(isRelief(exchange.part)
         ? []
         : [

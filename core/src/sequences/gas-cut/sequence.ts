@@ -72,7 +72,7 @@ const relit = ({ document }: SequenceJob): StepPart => ({
   ticket: 'gas',
   why: 'A pilot that went out while the gas was off is the next smell of gas.',
   guards: [
-    seen('flues', 'Every flue as it was', set('flue', of, 'whole')),
+    seen('flues', 'Every {flue} as it was', set('flue', of, 'whole')),
     ...(burners(document).length > 0
       ? burners(document).map((name, i) => seen(`lit-${i}`, `${name} lit and seen`))
       : [seen('lit', 'Every burner and pilot lit and seen')]),

@@ -63,13 +63,13 @@ export const firstFlame = (id: string, was: boolean): StepPart => ({
   title: 'Light it and watch the flame.',
   short: 'First flame',
   ticket: 'gas',
-  why: 'The first minute shows a wrong gas, a starved flame or a blocked flue.',
-  hazard: 'Burnt gas kills without a smell: a flame is lit only on a flue that was seen whole.',
-  evidence: 'The flue, from the heater to its end',
+  why: 'The first minute shows a wrong gas, a starved flame or a blocked {flue}.',
+  hazard: 'Burnt gas kills without a smell: a flame is lit only on a {flue} that was seen whole.',
+  evidence: 'The {flue}, from the heater to its end',
   guards: [
     seen(
       'flue-whole',
-      'Flue complete, supported and sealed, its end clear',
+      '{flue} complete, supported and sealed, its end clear',
       set('flue', id, 'whole'),
     ),
     seen('flame', 'Flame steady, no lifting, no smell'),
@@ -145,8 +145,8 @@ export const gasHeater: SequenceSpec = {
       {
         id: 'flue',
         ...(was ? { was: true } : {}),
-        title: 'Prove the flue and the combustion.',
-        short: 'Flue and combustion',
+        title: 'Prove the {flue} and the combustion.',
+        short: '{flue} and combustion',
         ticket: 'gas',
         why: "A combustion reading is the one most often missing from the record. Hold it against the maker's figures for this model and gas.",
         hazard: 'CO. Over the limit it is turned off and stays off.',

@@ -8,8 +8,8 @@ const wasIf = (was: boolean) => (was ? { was: true as const } : {})
 
 const airAndFlue: StepPart = {
   id: 'air',
-  title: 'Fill the condensate trap, look at air and flue.',
-  short: 'Trap, air, flue',
+  title: 'Fill the condensate trap, look at air and {flue}.',
+  short: 'Trap, air, {flue}',
   ticket: 'gas',
   why: 'A dry trap lets burnt gas into the room; sealed combustion takes its air from outside.',
   guards: [
