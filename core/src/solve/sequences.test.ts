@@ -172,6 +172,16 @@ describe('what nobody has recorded', () => {
     expect(progress.dangers.map(({ danger }) => danger.hazard.id)).toContain('no-relief.heating')
     expect(confirmGuard(site.judge(), 'heating.fill', 'made-up')).toMatchObject({ ok: false })
   })
+  test('holds what would be opened, while nobody has seen it cool', () => {
+    const site = new Site(exchangeJob('uk-ireland', 'relief-valve', 'boiler'))
+    site.until('exchange.cooled')
+    site.take(skipStep(site.judge(), 'exchange.cooled', lead, 'no thermometer'))
+    site.until('exchange.out')
+    const { progress } = site.step('exchange.out')
+    if (progress.state !== 'now') throw new Error('out is not next')
+    const ids = progress.dangers.map(({ danger }) => danger.hazard.id)
+    expect(ids).toContain('opened-hot.heating')
+  })
   test('is told apart from what is known to be wrong', () => {
     const site = new Site(exchangeJob('uk-ireland', 'relief-valve', 'boiler'))
     site.until('exchange.in')

@@ -1,8 +1,8 @@
 import type { DangerState, Evidence, JudgedSequence, JudgedStep, StepState } from '@hestian/core'
 import { lacking, parseQuantity, ticketWords, withinLimits } from '@hestian/core'
-import { useState } from 'react'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
+import { useKept } from '../job/useKept'
 import { useKeptText } from '../job/useKeptText'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -24,13 +24,15 @@ interface StepCardProps {
 
 type Open = Extract<StepState, { state: 'now' | 'after' }>
 
-/** What is typed and taken for a step before it is signed; texts outlive a reload. */
+const noPhotos: readonly Evidence[] = []
+
+/** What is typed and taken for a step before it is signed; all of it outlives a reload. */
 function useEntry({ step }: JudgedStep) {
   const { solution } = useJob()
   const [typed, setTyped] = useKeptText(`reading:${step.id}`)
   const [cause, setCause] = useKeptText(`cause:${step.id}`)
   const [action, setAction] = useKeptText(`action:${step.id}`)
-  const [photos, setPhotos] = useState<readonly Evidence[]>([])
+  const [photos, setPhotos] = useKept(`photos:${step.id}`, noPhotos)
   const { reading } = step
   const parsed =
     reading && typed.trim() !== ''
@@ -42,6 +44,7 @@ function useEntry({ step }: JudgedStep) {
     setTyped('')
     setCause('')
     setAction('')
+    setPhotos(noPhotos)
   }
   return {
     ...{ typed, setTyped, cause, setCause, action, setAction, photos, setPhotos },
@@ -153,6 +156,7 @@ export function StepCard({ judged, sequence, onSigned }: StepCardProps) {
       </form>
       {progress.state === 'now' && (
         <WithReason
+          of={`skip:${step.id}`}
           opens="Pass this step over"
           asks="Why it is passed over"
           does="Pass it over"

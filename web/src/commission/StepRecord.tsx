@@ -30,6 +30,7 @@ export function StepRecord({ judged, sequence, onBack }: StepRecordProps) {
       </Button>
       {!frozen && (
         <WithReason
+          of={`undo:${step.id}`}
           opens="Take this step back"
           asks="Why it is taken back"
           does="Take it back"

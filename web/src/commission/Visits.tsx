@@ -1,9 +1,9 @@
 import type { Visit } from '@hestian/core'
 import { offWords, openVisit } from '@hestian/core'
-import { useState } from 'react'
 import { Input, Label, TextArea, TextField } from 'react-aria-components'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
+import { useKept } from '../job/useKept'
 import { useKeptText } from '../job/useKeptText'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -44,7 +44,7 @@ function Past({ visit }: { readonly visit: Visit }) {
 
 function Beginning() {
   const { perform, frozen } = useJob()
-  const [others, setOthers] = useState('')
+  const [others, setOthers] = useKeptText('visit-with')
   if (frozen) return null
   return (
     <Row
@@ -62,11 +62,13 @@ function Beginning() {
   )
 }
 
+const unsaid: Readonly<Record<string, string>> = {}
+
 function Ending({ visit }: { readonly visit: Visit }) {
   const { judgement, perform, dates, nameOf } = useJob()
   const [done, setDone] = useKeptText(`visit-done:${visit.id}`)
   const [left, setLeft] = useKeptText(`visit-left:${visit.id}`)
-  const [staysOff, setStaysOff] = useState<Readonly<Record<string, string>>>({})
+  const [staysOff, setStaysOff] = useKept(`visit-off:${visit.id}`, unsaid)
   const { off } = judgement
   const unexplained = off.filter(({ id }) => (staysOff[id] ?? '').trim().length < 3)
   const waits =
@@ -78,6 +80,7 @@ function Ending({ visit }: { readonly visit: Visit }) {
     if (!perform({ do: 'visit-end', end: { done, left, staysOff } }, 'A visit ended')) return
     setDone('')
     setLeft('')
+    setStaysOff(unsaid)
   }
   return (
     <Form

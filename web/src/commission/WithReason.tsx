@@ -1,9 +1,12 @@
 import { useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
 import styled from 'styled-components'
+import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
 
 interface WithReasonProps {
+  /** What the reason is of: it is kept under this until it is given. */
+  readonly of: string
   /** What opens it, and what does it. */
   readonly opens: string
   readonly asks: string
@@ -12,9 +15,9 @@ interface WithReasonProps {
 }
 
 /** Something that is only done with a reason: folded away until it is wanted. */
-export function WithReason({ opens, asks, does, onDo }: WithReasonProps) {
-  const [isOpen, setOpen] = useState(false)
-  const [because, setBecause] = useState('')
+export function WithReason({ of, opens, asks, does, onDo }: WithReasonProps) {
+  const [because, setBecause] = useKeptText(`because:${of}`)
+  const [isOpen, setOpen] = useState(because !== '')
   if (!isOpen)
     return (
       <Button look="text" onPress={() => setOpen(true)}>
@@ -27,7 +30,9 @@ export function WithReason({ opens, asks, does, onDo }: WithReasonProps) {
       onSubmit={(event) => {
         event.preventDefault()
         event.stopPropagation()
-        if (isTold) onDo(because)
+        if (!isTold) return
+        onDo(because)
+        setBecause('')
       }}
     >
       <Reason value={because} onChange={setBecause} maxLength={200} autoFocus>

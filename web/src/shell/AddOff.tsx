@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
+import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
 import { Choice } from '../ui/fields'
 
@@ -13,10 +14,10 @@ const states = (Object.keys(offWords) as OffState[]).filter((state) => state !==
 export function AddOff() {
   const { record, frozen } = useJob()
   const [isOpen, setOpen] = useState(false)
-  const [name, setName] = useState('')
+  const [name, setName] = useKeptText('off-name')
   const [state, setState] = useState<OffState>('shut')
-  const [where, setWhere] = useState('')
-  const [because, setBecause] = useState('')
+  const [where, setWhere] = useKeptText('off-where')
+  const [because, setBecause] = useKeptText('off-because')
   if (frozen) return null
   if (!isOpen)
     return (
