@@ -181,6 +181,11 @@ describe('what nobody has recorded', () => {
     if (progress.state !== 'now') throw new Error('out is not next')
     const ids = progress.dangers.map(({ danger }) => danger.hazard.id)
     expect(ids).toContain('opened-hot.heating')
+    // Known to be hot it is held as well.
+    const { hazards } = site.solution().sequences
+    const hot = after(new Map(), set('heat', 'heating', 'hot'))
+    const told = dangersOf(hazards, hot, set('part', 'heating', 'out'))
+    expect(told.find(({ hazard }) => hazard.id === 'opened-hot.heating')?.there).toBe('yes')
   })
   test('is told apart from what is known to be wrong', () => {
     const site = new Site(exchangeJob('uk-ireland', 'relief-valve', 'boiler'))
