@@ -5,12 +5,12 @@ const jobs = sequenceJobs()
 
 describe('walks in any order that is allowed', () => {
   test.each([1, 2, 3, 4])(
-    'seed %d: five hundred of them hurt nobody and forget nothing',
+    'seed %d: a hundred and fifty of them hurt nobody and forget nothing',
     (seed) => {
-      const walked = walks(jobs, { count: 500, seed, actions: 400 })
+      const walked = walks(jobs, { count: 150, seed, actions: 400 })
       expect(walked.harmed).toEqual([])
       expect(walked.forgotten).toEqual([])
-      expect(walked.finished).toBeGreaterThan(50)
+      expect(walked.finished).toBeGreaterThan(15)
     },
   )
   test.each([

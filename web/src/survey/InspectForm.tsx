@@ -6,8 +6,8 @@ import { Link } from 'react-router'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
+import { Day } from '../ui/LateDay'
 import { Photos } from '../ui/Photos'
-import { Day } from './SupplyRow'
 import { phone } from '../ui/phone'
 
 const page = (place: string) =>

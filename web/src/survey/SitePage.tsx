@@ -7,7 +7,6 @@ import {
   zonesOf,
   zoneWords,
 } from '@hestian/core'
-import { getLocalTimeZone, today } from '@internationalized/date'
 import { Link } from 'react-router'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
@@ -19,10 +18,12 @@ import { Choice, InlineText } from '../ui/fields'
 import { Photos } from '../ui/Photos'
 import { Ledger } from '../ui/QuantityRow'
 import { Contents } from '../ui/Contents'
+import { today } from '../ui/dates'
+import { Day } from '../ui/LateDay'
 import { SheetPage } from '../ui/SheetPage'
 import { PracticeChoice } from './PracticeChoice'
 import { Schools } from '../job/Schools'
-import { Day, SupplyRow } from './SupplyRow'
+import { SupplyRow } from './SupplyRow'
 import { SurveyRow } from '../job/SurveyRow'
 import { phone } from '../ui/phone'
 
@@ -137,11 +138,7 @@ export function SitePage() {
           {survey.visitedOn === null && (
             <Button
               look="text"
-              onPress={() =>
-                edit([
-                  { path: ['survey', 'visitedOn'], value: today(getLocalTimeZone()).toString() },
-                ])
-              }
+              onPress={() => edit([{ path: ['survey', 'visitedOn'], value: today() }])}
             >
               Today
             </Button>

@@ -20,3 +20,6 @@ export function datesIn(timeZone?: string): Dates {
 }
 
 export const { dayOf, dayTime } = datesIn()
+
+/** The day it is where this device stands, as `2026-06-03`. */
+export const today = (): string => new Intl.DateTimeFormat('en-CA').format(new Date())
