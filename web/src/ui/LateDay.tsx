@@ -1,0 +1,24 @@
+import { lazy, Suspense } from 'react'
+import styled from 'styled-components'
+import type { DayProps } from './Day'
+
+const Fetched = lazy(async () => ({ default: (await import('./Day')).Day }))
+
+/** A day, typed part by part. The calendar's arithmetic is heavy: it is fetched after the page, and meanwhile the day stands as a text. */
+export const Day = (props: DayProps) => (
+  <Suspense
+    fallback={
+      <Room>
+        {props.label} {props.value ?? 'no day yet'}
+      </Room>
+    }
+  >
+    <Fetched {...props} />
+  </Suspense>
+)
+
+const Room = styled.span`
+  min-height: 40px;
+  font-size: var(--small);
+  color: var(--ink-2);
+`
