@@ -223,3 +223,35 @@ export async function newJob(page: Page, name: string): Promise<void> {
   await goTo(page, 'site')
   await expect(page.getByRole('button', { name: /^Site elevation/ })).toBeVisible()
 }
+
+/** Says of everything that is asked before one leaves that it is done. */
+export async function leave(page: Page): Promise<void> {
+  const rows = page.locator('[data-place^="leaving."]')
+  for (let i = 0; i < (await rows.count()); i++) {
+    const open = page.locator('[data-place^="leaving."][data-open]')
+    const place = await open.getAttribute('data-place')
+    const words = open.getByRole('textbox')
+    if ((await words.count()) > 0) await words.fill('none')
+    if (place === 'leaving.photographed')
+      await open.locator('input[type=file]').setInputFiles(paper('finished.png'))
+    await open.getByRole('button', { name: 'Done', exact: true }).click()
+    await expect(page.locator(`[data-place="${place}"]`)).not.toHaveAttribute('data-open')
+  }
+}
+
+/** Fills what only the house knows. */
+export async function tellTheHousehold(page: Page): Promise<void> {
+  for (const [label, words] of [
+    ['Where the gas is shut', 'left of the front door'],
+    ['Where the water is shut', 'under the sink'],
+    ['Where the electricity is shut', 'on the board'],
+    ['Whom they call', 'Pottery, heating'],
+    ['Telephone', '01632 960 001'],
+  ] as const) {
+    const field = page.getByRole('textbox', { name: label })
+    if ((await field.count()) === 0) continue
+    await field.fill(words)
+    await field.press('Enter')
+  }
+  await saved(page)
+}

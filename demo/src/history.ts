@@ -128,6 +128,13 @@ export class History {
     return this
   }
 
+  /** What was looked at once more before leaving, with what was written down. */
+  left(items: Readonly<Record<string, string>>): this {
+    for (const [item, says] of Object.entries(items))
+      this.add({ kind: 'leaving', item, answer: 'done', says })
+    return this
+  }
+
   /** Walks the inspection: what the survey found, or sound; `special` says otherwise, with a snag where one is owed. */
   inspect(
     by: Person,

@@ -1,5 +1,6 @@
 import type { JobFile, Person } from '@hestian/core'
 import { juniperRidge, kestrelWeir, saltbushFerry, thornfieldScoutHut } from './documents'
+import { kestrelSaid, saltbushSaid } from './handover'
 import { psi_Pa } from '@hestian/core'
 import { History } from './history'
 import { people } from './people'
@@ -12,7 +13,11 @@ export const demoJobs = (): Readonly<Record<string, JobFile>> =>
 let made: Readonly<Record<string, JobFile>> | undefined
 
 function kestrel(): History {
-  const history = new History('kestrel-weir', kestrelWeir(), '2026-11-03T08:40:00Z')
+  const history = new History(
+    'kestrel-weir',
+    { ...kestrelWeir(), handover: kestrelSaid },
+    '2026-11-03T08:40:00Z',
+  )
     .readings(apprentice)
     .prove('work', 'site', 'readings', 'plates', 'place')
     .later(2600)
@@ -61,7 +66,11 @@ function juniper(): History {
 }
 
 function saltbush(): History {
-  const history = new History('saltbush-ferry', saltbushFerry(), '2026-11-12T22:05:00Z')
+  const history = new History(
+    'saltbush-ferry',
+    { ...saltbushFerry(), handover: saltbushSaid },
+    '2026-11-12T22:05:00Z',
+  )
     .readings(apprentice)
     .prove('work', 'site', 'readings', 'plates', 'place', 'heat', 'safety', 'relief', 'gas')
     .later(3000)
@@ -90,6 +99,12 @@ function saltbush(): History {
       },
     })
     .tickUntil('back-on', {})
+    .left({
+      seals: '',
+      settings: 'Thermostat from the factory’s mark to 60 °C; nothing else',
+      aerators: '',
+      labels: '',
+    })
   return history
 }
 

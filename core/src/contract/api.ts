@@ -5,6 +5,7 @@ import { mostReadings } from '../bench/logger/readLog'
 import { instant_ms, JobRecord, recordId, SampleSchema } from '../job/records'
 import type { Channel } from '../bench/channels'
 import { channelNames } from '../bench/channels'
+import { paperIds } from '../practice/handoverRules'
 import { practiceNames } from '../practice/practiceNames'
 import { timeZones } from '../practice/timeZones'
 import { sheetIds } from '../solve/sheetIds'
@@ -14,6 +15,15 @@ import { jobLimits } from './limits'
 export const JobParams = z.object({ jobId: wireId })
 export const TestParams = z.object({ jobId: wireId, testId: recordId })
 export const HandTestParams = z.object({ jobId: wireId, recordId })
+/** Papers of the pack by name, with commas between; none asks for all that are due. */
+export const PapersAsked = z.object({
+  papers: z
+    .string()
+    .max(200)
+    .transform((names) => names.split(','))
+    .pipe(z.array(z.enum(paperIds, `papers are ${paperIds.join(', ')}`)).max(paperIds.length))
+    .optional(),
+})
 export const RevisionParams = z.object({
   jobId: wireId,
   letter: z.string().regex(/^[A-Z]{1,2}$/, 'a letter, as in A'),

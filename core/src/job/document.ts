@@ -7,12 +7,13 @@ import { blankHeat, Heat, HotWater } from './hotWaterDocument'
 import { Evidence, id, known, madeYear, Maker, name, photos, rowsOf } from './known'
 import { blankPan, DrainPan, Heating, ReliefValve } from './pressureDocument'
 import { blankSurvey, partKinds, Survey } from './surveyDocument'
+import { blankHandover, HandoverSaid } from './handoverDocument'
 import { blankGasRules, GasSupply } from './gasDocument'
 import { blankWater, PipePrices, Water } from './waterDocument'
 import { blankWork, Work } from './workDocument'
 
 /** The version that this code writes. Older files are brought forward by `upgradeDocument`. */
-export const documentVersion = 8
+export const documentVersion = 9
 
 export const applianceKinds = [
   'boiler',
@@ -122,6 +123,7 @@ export const JobDocument = z.object({
   water: Water,
   /** What the installer holds a test against: nothing is hidden or set down before it has passed. */
   holdPoints: rowsOf(HoldPoint, 20),
+  handover: HandoverSaid,
   /** What a metre costs, where it differs from the generic list. */
   prices: PipePrices,
 })
@@ -157,6 +159,7 @@ export const blankDocument = (site: {
   gas: { segments: [], meterMaxTestGauge_Pa: null, ...blankGasRules },
   water: blankWater,
   holdPoints: [],
+  handover: blankHandover,
   prices: [],
 })
 

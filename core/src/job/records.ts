@@ -352,6 +352,33 @@ export const recordKinds = [
     ({ how }) => `Unsafe no longer: ${how}`,
   ),
   kindOf(
+    'leaving',
+    {
+      /** What was asked before one left. */
+      item: z.string().min(1).max(60),
+      answer: z.enum(['done', 'not-done']),
+      /** What is written down with it; why, where it is not done. */
+      says: z.string().max(500),
+      photos: photos.optional(),
+    },
+    ({ item, answer }) => `Before leaving: ${item}, ${answer === 'done' ? 'done' : 'not done'}`,
+  ),
+  kindOf(
+    'received',
+    {
+      /** The signed revision that was handed over. */
+      revision: z.string().min(1).max(4),
+      name: z.string().trim().min(2, 'type the name').max(120),
+      /** The lines of a drawn signature as an SVG path in a field of 300 by 100; none where it was typed. */
+      drawn: z
+        .string()
+        .regex(/^[ML0-9. ]*$/, 'lines only')
+        .max(12000)
+        .optional(),
+    },
+    ({ name, revision }) => `Revision ${revision} received by ${name}`,
+  ),
+  kindOf(
     'sheet-checked',
     {
       sheet: z.string().max(20),

@@ -42,5 +42,6 @@ export function templateOf(
       photos: [],
     })),
     parts: [],
+    handover: { ...blank.handover, call: document.handover.call },
   }
 }

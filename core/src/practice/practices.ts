@@ -6,6 +6,8 @@ import type { InletKind } from '../methods/inlet-group/inletGroup'
 import type { UnitSet } from '../units/measure'
 import { foot_m, inch_m, inchWater_Pa, psi_Pa, toSi } from '../units/units'
 import type { Building } from './buildings'
+import type { HandoverRules } from './handoverRules'
+import { auHandover, naHandover, ukHandover } from './handoverRules'
 import type { PracticeName } from './practiceNames'
 import { practiceLabels } from './practiceNames'
 import { metricSizes_m3, usSizes_m3 } from '../methods/vessel/catalogue'
@@ -282,6 +284,8 @@ export interface Practice {
     readonly leastGas: number
     readonly source: Source
   }
+  /** What is handed over at the end, and what it is called. */
+  readonly handover: HandoverRules
   readonly fillBy: 'filling-link' | 'feed-valve-with-lever'
   readonly unventedTicket: boolean
   readonly vesselRuleNote: string
@@ -572,6 +576,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
         says: 'IGEM/UP/1B: one and a half times what the installation holds, at a burner in houses to 0.035 m³; outdoors to nine tenths of gas, as remembered: check the current edition',
       },
     },
+    handover: ukHandover,
     fillBy: 'filling-link',
     unventedTicket: true,
     vesselRuleNote:
@@ -825,6 +830,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
         says: 'NFPA 54: past the sizes of its table outdoors or by a listed detector; one and a half times the volume and the limit for a burner are assumed: check the current edition',
       },
     },
+    handover: naHandover,
     fillBy: 'feed-valve-with-lever',
     unventedTicket: false,
     vesselRuleNote:
@@ -1040,6 +1046,7 @@ export const practices: Readonly<Record<PracticeName, Practice>> = {
         says: 'AS/NZS 5601.1: small volumes, to 0.03 m³, may end at a burner; the rest is assumed: check the current edition',
       },
     },
+    handover: auHandover,
     fillBy: 'filling-link',
     unventedTicket: false,
     vesselRuleNote: 'The EN 12828 method is used here as a setting: check the local code.',

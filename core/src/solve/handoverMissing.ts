@@ -1,4 +1,5 @@
 import type { Finding } from '../answer/finding'
+import type { JudgedLeaving } from './handover/leaving'
 import type { SheetId } from './sheetIds'
 import type { OffItem } from './offStrip'
 import { offWords } from './offStrip'
@@ -15,8 +16,18 @@ export interface HandoverGap {
 
 export function handoverMissing(
   sheets: Readonly<Record<SheetId, JudgedSheet>>,
-  off: readonly OffItem[],
-  unsafe: readonly UnsafeSituation[],
+  {
+    off,
+    unsafe,
+    leaving,
+    householder,
+  }: {
+    readonly off: readonly OffItem[]
+    readonly unsafe: readonly UnsafeSituation[]
+    readonly leaving: readonly JudgedLeaving[]
+    /** What the householder's page lacks. */
+    readonly householder: readonly string[]
+  },
   isAsked: (id: SheetId) => boolean,
 ): readonly HandoverGap[] {
   const all = Object.values(sheets).filter(
@@ -40,5 +51,9 @@ export function handoverMissing(
       sheet: 'work' as const,
       what: `Unsafe and not put right: ${body.what}`,
     })),
+    ...leaving
+      .filter(({ answered }) => answered === undefined)
+      .map(({ says }) => ({ sheet: 'handover' as const, what: `Not said yet: ${says}` })),
+    ...householder.map((what) => ({ sheet: 'handover' as const, what })),
   ]
 }

@@ -24,6 +24,8 @@ import { isFinished, judgeWork } from './judgeSteps'
 import { judgeHandTests } from '../bench/by-hand/judged'
 import type { JudgedSheet } from './judgeSheets'
 import type { HandoverGap } from './handoverMissing'
+import type { JudgedLeaving } from './handover/leaving'
+import { householderLacks, judgeLeaving } from './handover/leaving'
 import { handoverMissing } from './handoverMissing'
 
 export interface JudgedStage {
@@ -53,6 +55,8 @@ export interface Judgement {
   readonly unsafe: readonly UnsafeSituation[]
   /** The work list. */
   readonly items: readonly JudgedItem[]
+  /** What is looked at once more before one leaves. */
+  readonly leaving: readonly JudgedLeaving[]
   readonly inspected: Readonly<Record<string, Inspected>>
   readonly sheets: Readonly<Record<SheetId, JudgedSheet>>
   readonly stages: readonly JudgedStage[]
@@ -87,7 +91,12 @@ export function judge(solution: Solution, records: Records): Judgement {
   }
   const stages = (Object.keys(stageSheets) as StageId[]).map((id) => judgeStage(id, sheets, done))
   const unsafe = unsafeSituations(records.entries)
-  const missing = handoverMissing(sheets, off, unsafe, (id) => isSheetAsked(id, solution.document))
+  const leaving = judgeLeaving(document, practice, records.entries)
+  const missing = handoverMissing(
+    sheets,
+    { off, unsafe, leaving, householder: householderLacks(document) },
+    (id) => isSheetAsked(id, document),
+  )
   return {
     off,
     work,
@@ -99,6 +108,7 @@ export function judge(solution: Solution, records: Records): Judgement {
     snags,
     unsafe,
     items,
+    leaving,
     inspected,
     sheets,
     stages,

@@ -657,7 +657,7 @@ test('a document of version 2 comes forward with its zones, and nothing of it is
   expect(result).toMatchObject({
     ok: true,
     document: {
-      version: 8,
+      version: 9,
       reliefs: [],
       heating: {
         zones: [{ name: 'Up' }],

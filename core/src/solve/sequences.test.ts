@@ -466,7 +466,7 @@ test('each symptom has causes to choose from and a test that decides', () => {
     expect(causes.length).toBeGreaterThan(1)
     expect(decides).toMatch(/[.?]$/)
   }
-  expect(documentVersion).toBe(8)
+  expect(documentVersion).toBe(9)
 })
 
 test('the causes are said in the words of every place', () => {

@@ -306,6 +306,15 @@ function readTaps(document: JobState['document']): RecordBody {
   }
 }
 
+/** What is looked at once more before one leaves. */
+async function leave(url: string, items: readonly string[]): Promise<void> {
+  for (const item of items) {
+    const body = { kind: 'leaving', item, answer: 'done', says: 'seen' }
+    const record = { ...act(), at: '2026-11-20T10:00:00Z', body }
+    expect((await send('POST', `${url}/records`, record)).status).toBe(201)
+  }
+}
+
 describe('a commissioning job', () => {
   test('is finished, signed by the right tickets, frozen, and opened again as a new revision', async () => {
     await load('saltbush-ferry')
@@ -341,6 +350,10 @@ describe('a commissioning job', () => {
     expect((await send('POST', `${url}/items/back-on/tick`, back)).status).toBe(201)
     expect((await send('POST', `${url}/checks`, { ...act(), sheet: 'list' })).status).toBe(201)
     expect(
+      await send('POST', `${url}/signatures`, { ...act(), typedName: 'Lead Person' }),
+    ).toMatchObject({ status: 409, body: { says: expect.stringContaining('Not said yet') } })
+    await leave(url, ['alarm', 'photographed', 'shown'])
+    expect(
       await send('POST', `${url}/signatures`, {
         ...act('apprentice'),
         typedName: 'Apprentice Person',
@@ -369,8 +382,23 @@ describe('a commissioning job', () => {
         by: 'lead',
       }),
     ).toMatchObject({ status: 409, body: { code: 'frozen' } })
+    // Only the revision that is signed is received.
+    const received = (revision: string) => ({
+      ...act(),
+      at: '2026-11-24T09:00:00Z',
+      body: { kind: 'received', revision, name: 'Kiosk Keeper', drawn: 'M1 2L30 40' },
+    })
+    expect(await send('POST', `${url}/records`, received('B'))).toMatchObject({
+      status: 400,
+      body: { says: expect.stringContaining('revision A is') },
+    })
+    expect((await send('POST', `${url}/records`, received('A'))).status).toBe(201)
     expect((await send('POST', `${url}/unfreeze`, act())).status).toBe(201)
     expect((await at()).frozen).toBeNull()
+    expect(await send('POST', `${url}/records`, received('A'))).toMatchObject({
+      status: 400,
+      body: { says: expect.stringContaining('Nothing is signed') },
+    })
     expect((await send('GET', `${url}/revisions/A`)).body.signed).toBe(true)
   })
   test('prints its sheet as a PDF with the job inside', async () => {

@@ -192,7 +192,7 @@ test('a data folder of the first version opens: jobs are brought forward and sum
   })
   expect((await send('GET', '/jobs/old')).body).toMatchObject({
     document: {
-      version: 8,
+      version: 9,
       reliefs: [],
       survey: { looked: { shakes: { answer: 'yes' }, freezing: null } },
     },

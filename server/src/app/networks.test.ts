@@ -207,7 +207,7 @@ test('a job of the version before comes in with its pipes and takes a water feed
   expect(await send('POST', '/import', file)).toMatchObject({ status: 201 })
   const state = (await send('GET', '/jobs/saltbush-ferry')).body as JobState
   expect(state.document).toMatchObject({
-    version: 8,
+    version: 9,
     water: { segments: [] },
     gas: { segments: [{ name: 'Meter to tee' }, {}, {}] },
   })

@@ -60,6 +60,8 @@ const recordedHere: readonly RecordKind[] = [
   'test-point',
   'unsafe',
   'unsafe-ended',
+  'leaving',
+  'received',
 ]
 
 interface Parts {
@@ -150,6 +152,8 @@ export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
           'ticket-missing',
           `${person.name} has no ${ticketWords.gas}; the test point is closed by somebody who has one.`,
         )
+      if (body.body.kind === 'received')
+        await expectHandedOver(jobs, request.params.jobId, body.body.revision)
       if (!recordedHere.includes(body.body.kind))
         throw new Refusal(
           'not-understood',
@@ -303,7 +307,7 @@ function expectSignable({ state, judgement }: JudgedJob, person: Person, typedNa
   if (!judgement.canSign)
     throw new Refusal(
       'cannot-sign',
-      `${judgement.missing.length} things are still missing; the first: ${judgement.missing[0]?.what ?? ''}.`,
+      `${judgement.missing.length === 1 ? 'One thing is' : `${judgement.missing.length} things are`} still missing; the first: ${judgement.missing[0]?.what ?? ''}.`,
     )
   const needed = lacking(person, ticketsToSign(state.document))
   if (needed.length > 0)
@@ -315,5 +319,17 @@ function expectSignable({ state, judgement }: JudgedJob, person: Person, typedNa
     throw new Refusal(
       'not-understood',
       `The typed name must be that of who is working: ${person.name}.`,
+    )
+}
+
+/** Only what is signed and frozen is received: what is edited further is another thing than was handed over. */
+async function expectHandedOver(jobs: JobStore, jobId: string, revision: string): Promise<void> {
+  const { frozen } = await jobs.heading(jobId)
+  if (frozen !== revision)
+    throw new Refusal(
+      'not-understood',
+      frozen
+        ? `Revision ${revision} is not the one that is signed; revision ${frozen} is.`
+        : 'Nothing is signed here yet: it is signed by the installer first, then received.',
     )
 }

@@ -1,4 +1,11 @@
-import { HandTestParams, JobParams, Refused, TestParams, UnsafeParams } from '@hestian/core'
+import {
+  HandTestParams,
+  JobParams,
+  PapersAsked,
+  Refused,
+  TestParams,
+  UnsafeParams,
+} from '@hestian/core'
 import type { FastifyReply } from 'fastify'
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
 import type { Clock } from '../app/parts'
@@ -7,14 +14,15 @@ import type { Tasks } from '../workers/tasks'
 
 const refused = { 404: Refused, 422: Refused, 503: Refused }
 
-/** Papers as PDF, printed beside the requests. */
-export const packRoutes: FastifyPluginAsyncZod<{
+interface Parts {
   jobs: JobStore
   tasks: Tasks
   clock: Clock
-}> = async (app, { jobs, tasks, clock }) => {
+}
+
+/** Papers as PDF, printed beside the requests. */
+export const packRoutes: FastifyPluginAsyncZod<Parts> = async (app, { jobs, tasks, clock }) => {
   const papers = [
-    { name: 'handover', print: tasks.handover },
     { name: 'inspection', print: tasks.inspection },
     { name: 'record', print: tasks.record },
   ] as const
@@ -30,6 +38,8 @@ export const packRoutes: FastifyPluginAsyncZod<{
         return sendPdf(reply, `${name}-${number}${state}`, pdf)
       },
     )
+
+  await app.register(handoverRoute, { jobs, tasks, clock })
 
   app.get(
     '/jobs/:jobId/tests/:testId/certificate.pdf',
@@ -61,6 +71,23 @@ export const packRoutes: FastifyPluginAsyncZod<{
       const { number } = await jobs.heading(jobId)
       const pdf = await tasks.unsafe({ jobId, unsafeId, printedAt: clock.now() })
       return sendPdf(reply, `unsafe-${number}`, pdf)
+    },
+  )
+}
+
+/** The papers of the pack, one, some or all that are due. */
+const handoverRoute: FastifyPluginAsyncZod<Parts> = async (app, { jobs, tasks, clock }) => {
+  app.get(
+    '/jobs/:jobId/handover.pdf',
+    { schema: { params: JobParams, querystring: PapersAsked, response: refused } },
+    async (request, reply) => {
+      const { jobId } = request.params
+      const { number, frozen } = await jobs.heading(jobId)
+      const papers = request.query.papers ?? []
+      const pdf = await tasks.handover({ jobId, papers, printedAt: clock.now() })
+      const [only] = papers
+      const name = papers.length === 1 && only ? only : 'handover'
+      return sendPdf(reply, `${name}-${number}-${frozen ?? 'draft'}`, pdf)
     },
   )
 }

@@ -87,14 +87,15 @@ export const rows = (
     },
   }) as Content
 
-/** A paper on A4: its name at the top, its own line at the foot of every page. */
+/** A paper, on A4 where nothing else is said: its name at the top, its own line at the foot of every page. */
 export const paper = (of: {
   readonly title: string
   readonly foot: string
+  readonly size?: 'A4' | 'LETTER'
   readonly content: readonly Content[]
 }): TDocumentDefinitions =>
   ({
-    pageSize: 'A4',
+    pageSize: of.size ?? 'A4',
     pageMargins: [46, 46, 46, 54],
     tagged: true,
     language: 'en',

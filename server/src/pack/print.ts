@@ -1,4 +1,4 @@
-import type { JobFile } from '@hestian/core'
+import type { Evidence, JobFile, PaperId } from '@hestian/core'
 import type { DatabaseReader } from '../db/database'
 import type { EvidenceFiles } from '../evidence/evidenceFiles'
 import { printable } from '../evidence/lookAtFile'
@@ -9,6 +9,7 @@ import { handTestCertificate } from './handTestCertificate'
 import { handoverSheet } from './handoverSheet'
 import { inspectionReport } from './inspectionReport'
 import type { HandoverFacts } from './paper'
+import { photographsOf } from './papers/photographs'
 import { printPdf } from './printPdf'
 import { testCertificate } from './testCertificate'
 import { unsafePaper } from './unsafePaper'
@@ -56,12 +57,32 @@ export const printHandTest = async (
   { recordId, ...printing }: Printing & { readonly recordId: string },
 ): Promise<Uint8Array> => printPdf(handTestCertificate(await factsOf(from, printing), recordId))
 
-/** The handover sheet as a PDF, with the job's own file inside it. */
-export async function printHandover(from: From, printing: Printing): Promise<Uint8Array> {
+/** Papers of the pack as a PDF, all that are due where none is named, with the job's own file inside it. */
+export async function printHandover(
+  from: From & { readonly files: EvidenceFiles },
+  { papers, ...printing }: Printing & { readonly papers: readonly PaperId[] },
+): Promise<Uint8Array> {
   const facts = await factsOf(from, printing)
   const file = await from.jobs.exportFile(printing.jobId, facts.people as JobFile['people'])
   const name = `hestian-job-${facts.state.number}.json`
-  return printPdf(handoverSheet(facts), { name, text: JSON.stringify(file) })
+  const shown =
+    papers.length === 0 || papers.includes('photographs') ? photographsOf(facts.state) : []
+  const sheet = handoverSheet(facts, papers, await picturesOf(from.files, shown))
+  return printPdf(sheet, { name, text: JSON.stringify(file) })
+}
+
+/** Pictures as a paper takes them. One that went bad since is left out; the paper says that it is not there. */
+async function picturesOf(
+  files: EvidenceFiles,
+  photos: readonly Evidence[],
+): Promise<ReadonlyMap<string, string>> {
+  const pictures = new Map<string, string>()
+  for (const photo of photos) {
+    const bytes = photo.type === 'application/pdf' ? undefined : await files.read(photo.hash)
+    const image = bytes && (await printable(bytes).catch(() => undefined))
+    if (image) pictures.set(photo.hash, `data:image/jpeg;base64,${image.toString('base64')}`)
+  }
+  return pictures
 }
 
 /** The report of an inspection as a PDF, with its photographs. */
@@ -70,14 +91,6 @@ export async function printInspection(
   printing: Printing,
 ): Promise<Uint8Array> {
   const facts = await factsOf(parts, printing)
-  const pictures = new Map<string, string>()
-  for (const seen of Object.values(facts.judgement.inspected))
-    for (const photo of seen.body.photos ?? []) {
-      const bytes =
-        photo.type === 'application/pdf' ? undefined : await parts.files.read(photo.hash)
-      // One that went bad since is left out; the report says that it is not there.
-      const image = bytes && (await printable(bytes).catch(() => undefined))
-      if (image) pictures.set(photo.hash, `data:image/jpeg;base64,${image.toString('base64')}`)
-    }
-  return printPdf(inspectionReport(facts, pictures))
+  const photos = Object.values(facts.judgement.inspected).flatMap(({ body }) => body.photos ?? [])
+  return printPdf(inspectionReport(facts, await picturesOf(parts.files, photos)))
 }

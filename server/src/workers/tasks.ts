@@ -1,4 +1,4 @@
-import type { JobState, Judgement, Summary } from '@hestian/core'
+import type { JobState, Judgement, PaperId, Summary } from '@hestian/core'
 import { JobState as JobStateSchema, summaryOf } from '@hestian/core'
 import { Refusal } from '../app/refusal'
 import type { DatabaseReader } from '../db/database'
@@ -32,7 +32,9 @@ export interface Printing {
 export interface Tasks {
   readonly summary: (jobId: string) => Promise<Summary>
   readonly judged: (jobId: string) => Promise<JudgedJob>
-  readonly handover: (printing: Printing) => Promise<Uint8Array>
+  readonly handover: (
+    printing: Printing & { readonly papers: readonly PaperId[] },
+  ) => Promise<Uint8Array>
   readonly inspection: (printing: Printing) => Promise<Uint8Array>
   readonly record: (printing: Printing) => Promise<Uint8Array>
   readonly unsafe: (printing: Printing & { readonly unsafeId: string }) => Promise<Uint8Array>
@@ -52,7 +54,7 @@ export function makeTasks(db: DatabaseReader, dataFolder: string): Tasks {
       const { document, saveNumber, frozen } = state
       return { state: { document, saveNumber, frozen }, judgement: judged(state).judgement }
     },
-    handover: (printing) => printHandover({ db, jobs }, printing),
+    handover: (printing) => printHandover({ db, jobs, files }, printing),
     inspection: (printing) => printInspection({ db, jobs, files }, printing),
     record: (printing) => printRecord({ db, jobs }, printing),
     unsafe: (printing) => printUnsafe({ db, jobs }, printing),

@@ -18,7 +18,7 @@ test('a copy of a job that was kept before this version came is read as this ver
     samples: {},
   }
   expect(JobState.parse(kept)).toMatchObject({
-    document: { version: 8, work: { kinds: [] } },
+    document: { version: 9, work: { kinds: [] } },
     revisions: [{ letter: 'A', signed: true }],
     records: [{ body: { kind: 'sheet-checked' } }],
   })

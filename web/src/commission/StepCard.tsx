@@ -14,7 +14,7 @@ import { GuardRow, isSeenNow, useAway } from './GuardRow'
 import { HoldClock } from './HoldClock'
 import { Leads } from './Leads'
 import { ReadingField } from './ReadingField'
-import { WithReason } from './WithReason'
+import { WithReason } from '../job/WithReason'
 
 interface StepCardProps {
   readonly judged: JudgedStep

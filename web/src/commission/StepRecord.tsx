@@ -4,7 +4,7 @@ import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { Thumb } from '../ui/Photos'
 import { VerdictChip } from '../ui/VerdictChip'
-import { WithReason } from './WithReason'
+import { WithReason } from '../job/WithReason'
 
 interface StepRecordProps {
   readonly judged: JudgedStep

@@ -21,6 +21,10 @@ import { dayTime } from '../ui/dates'
 import { Mark } from '../ui/icons'
 import { VerdictChip } from '../ui/VerdictChip'
 import { phone } from '../ui/phone'
+import { ForTheHousehold } from './ForTheHousehold'
+import { Leaving } from './Leaving'
+import { Papers } from './Papers'
+import { Received } from './Received'
 
 /** What is still missing, then the sheet, then the signature that freezes it. */
 export function HandoverPage() {
@@ -66,32 +70,17 @@ export function HandoverPage() {
         </span>
       </VerdictLine>
       {!frozen && missing.length > 0 && <Missing missing={missing} />}
-      <SectionHead>The sheet</SectionHead>
-      <Files>
-        {isSmall(draft.document) && (
-          <a href={`/api/jobs/${state.id}/record.pdf`} download={`record-${state.number}.pdf`}>
-            Work record on one page, PDF
-          </a>
-        )}
-        <a href={`/api/jobs/${state.id}/handover.pdf`} download={`handover-${state.number}.pdf`}>
-          Handover sheet, PDF
-        </a>
-        <a href={`/api/jobs/${state.id}/export.zip`} download={`hestian-job-${state.number}.zip`}>
-          The whole job with its photographs, ZIP
-        </a>
-        <a href={`/api/jobs/${state.id}/export`} download={`hestian-job-${state.number}.json`}>
-          The job file alone, JSON
-        </a>
-        {judgement.tests.length > 0 && <Link to={`/jobs/${state.id}/tightness`}>Test record</Link>}
-      </Files>
-      <Prose>
-        {frozen ? '' : 'Until it is signed the PDF says draft. '}The job file holds revisions,
-        records, samples and signatures, and is also attached to the PDF; photographs and papers
-        come with the ZIP, the JSON alone lists which it leaves out.
-        {state.importedAt &&
-          ` This job came in from a file on ${dayTime(state.importedAt)}: what that says is signed was not signed here.`}
-      </Prose>
+      {judgement.leaving.length > 0 && <Leaving />}
+      {!isSmall(draft.document) && <ForTheHousehold />}
+      <Papers />
+      {state.importedAt && (
+        <Prose>
+          This job came in from a file on {dayTime(state.importedAt)}: what that says is signed was
+          not signed here.
+        </Prose>
+      )}
       {frozen ? <Frozen letter={frozen} /> : missing.length === 0 ? <Sign /> : null}
+      {frozen && <Received letter={frozen} />}
       <Snags />
       <Revisions />
     </Page>
@@ -106,7 +95,11 @@ function Missing({ missing }: { readonly missing: readonly HandoverGap[] }) {
       {sheets.map((sheet) => (
         <section key={sheet}>
           <SectionHead>
-            <Link to={`/jobs/${state.id}/${sheet}`}>{sheetNames[sheet]}</Link>
+            {sheet === 'handover' ? (
+              <a href="#before-leaving">Below on this sheet</a>
+            ) : (
+              <Link to={`/jobs/${state.id}/${sheet}`}>{sheetNames[sheet]}</Link>
+            )}
             <small>{sheetCode(sheet)}</small>
           </SectionHead>
           <List>

@@ -1,7 +1,11 @@
-/** Hands a text to the person as a file. */
-export function saveFile(name: string, type: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }))
+/** Hands a file to the person. */
+export function saveBlob(name: string, blob: Blob): void {
+  const url = URL.createObjectURL(blob)
   const link = Object.assign(document.createElement('a'), { href: url, download: name })
   link.click()
   setTimeout(() => URL.revokeObjectURL(url), 10_000)
 }
+
+/** Hands a text to the person as a file. */
+export const saveFile = (name: string, type: string, text: string): void =>
+  saveBlob(name, new Blob([text], { type }))

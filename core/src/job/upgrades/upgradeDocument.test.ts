@@ -42,6 +42,7 @@ test('a step of before does not change with what today’s blank parts hold', ()
       ...[
         'appliances',
         'gas',
+        'handover',
         'heat',
         'heating',
         'holdPoints',

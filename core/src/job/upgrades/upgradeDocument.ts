@@ -5,6 +5,7 @@ import { from4 } from './from4'
 import { from5 } from './from5'
 import { from6 } from './from6'
 import { from7 } from './from7'
+import { from8 } from './from8'
 import type { Raw } from './raw'
 import { isBranch } from './raw'
 
@@ -17,6 +18,7 @@ const upgrades: Readonly<Record<number, (raw: Raw) => Raw>> = {
   5: from5,
   6: from6,
   7: from7,
+  8: from8,
 }
 
 /** Brings a document of any earlier version to the current one; anything else comes back as it is, for the schema to refuse. */

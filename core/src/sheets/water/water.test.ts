@@ -424,7 +424,7 @@ test('a document of version 3 comes forward with its gas pipes, and nothing of i
   expect(result).toMatchObject({
     ok: true,
     document: {
-      version: 8,
+      version: 9,
       prices: [],
       water: { segments: [] },
       gas: {

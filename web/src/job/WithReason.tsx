@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
 import styled from 'styled-components'
-import { useKeptText } from '../job/useKeptText'
+import { useKeptText } from './useKeptText'
 import { Button } from '../ui/Button'
 
 interface WithReasonProps {

@@ -1,0 +1,47 @@
+import type { Show } from '@hestian/core'
+import { answerOf, gaugeFace, householderPage, paperInks, shutOffsAsked } from '@hestian/core'
+import type { Content } from 'pdfmake/interfaces'
+import type { HandoverFacts } from '../paper'
+import { drawn } from '../paper'
+
+/** The householder's page: one sheet in large type, with the gauge as it should read. */
+export function householder({ solution, judgement }: HandoverFacts, show: Show): Content[] {
+  const answers = householderPage(solution, judgement.leaving, show)
+  const gauge = gaugeOf(solution, show)
+  const { words } = solution.document.handover
+  const part = (id: string): Content[] =>
+    answers
+      .filter((one) => one.id === id)
+      .flatMap(({ asks, says }) => [
+        { text: asks, font: 'Head', bold: true, fontSize: 14, margin: [0, 7, 0, 1] },
+        ...says.map((text): Content => ({ text, fontSize: 12, lineHeight: 1.12 })),
+      ])
+  const beside = ['have', 'normal'].flatMap(part)
+  return [
+    gauge ? { columns: [{ stack: beside, width: '*' }, gauge], columnGap: 16 } : { stack: beside },
+    ...['shut', 'top-up', 'drips', 'danger', 'call', 'visit'].flatMap(part),
+    ...(words.trim() === ''
+      ? []
+      : [{ text: words, fontSize: 12, margin: [0, 8, 0, 0] } as Content]),
+    {
+      text: `This page repeats what was written down on the job${shutOffsAsked(solution.document).includes('gas') ? '; in danger leave first and read later' : ''}. The makers’ manuals and local rules come first.`,
+      fontSize: 9,
+      color: paperInks['ink-3'],
+      margin: [0, 8, 0, 0],
+    },
+  ]
+}
+
+function gaugeOf({ vessel, practice }: HandoverFacts['solution'], show: Show): Content | undefined {
+  const v = answerOf(vessel)
+  if (v?.forecast.outcome !== 'settles') return undefined
+  const marks = {
+    coldGauge_Pa: v.fillGauge_Pa,
+    hotGauge_Pa: v.forecast.hotGauge_Pa + v.vesselHead_Pa,
+    reliefGauge_Pa: v.inputs.reliefSetGauge_Pa,
+  }
+  return {
+    ...(drawn(gaugeFace(marks, show, practice.units), 190) as object),
+    width: 190,
+  } as Content
+}

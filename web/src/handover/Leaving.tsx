@@ -1,0 +1,148 @@
+import type { Evidence, JudgedLeaving } from '@hestian/core'
+import { useState } from 'react'
+import { Input, Label, TextField } from 'react-aria-components'
+import { useJob } from '../job/JobContext'
+import { useKeptText } from '../job/useKeptText'
+import { WithReason } from '../job/WithReason'
+import { Prose, SectionHead } from '../ui/Answer'
+import { Button } from '../ui/Button'
+import { DoneForm, DoneHead, DoneRow } from '../ui/DoneRow'
+import { Mark } from '../ui/icons'
+import { Photos } from '../ui/Photos'
+
+/** What is looked at once more before one leaves: each done, or not done with its reason; unsaid stays between here and the signature. */
+export function Leaving() {
+  const { judgement, frozen } = useJob()
+  const { leaving } = judgement
+  const [picked, setPicked] = useState<string>()
+  const open = frozen ? undefined : (picked ?? leaving.find((one) => !one.answered)?.id)
+  return (
+    <section id="before-leaving" aria-labelledby="before-leaving-head">
+      <SectionHead id="before-leaving-head">
+        Before you leave
+        <small>
+          {leaving.filter((one) => one.answered).length} of {leaving.length}
+        </small>
+      </SectionHead>
+      <ul>
+        {leaving.map((one) => (
+          <Row
+            key={one.id}
+            item={one}
+            isOpen={open === one.id}
+            onOpen={() => setPicked(one.id)}
+            onDone={() => setPicked(undefined)}
+          />
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+interface RowProps {
+  readonly item: JudgedLeaving
+  readonly isOpen: boolean
+  readonly onOpen: () => void
+  readonly onDone: () => void
+}
+
+const markOf = ({ answered }: JudgedLeaving) => {
+  if (!answered) return 'not-yet'
+  return answered.body.answer === 'done' ? 'pass' : 'note'
+}
+
+function Row({ item, isOpen, onOpen, onDone }: RowProps) {
+  const { frozen, nameOf, dates } = useJob()
+  const { says, answered } = item
+  return (
+    <DoneRow data-place={`leaving.${item.id}`} data-open={isOpen || undefined}>
+      <Mark kind={markOf(item)} size={22} />
+      <div>
+        <DoneHead>
+          <b>{says}</b>
+          {!isOpen && !frozen && (
+            <Button
+              look="text"
+              onPress={onOpen}
+              aria-label={`${answered ? 'Again' : 'Open'}: ${says}`}
+            >
+              {answered ? 'Again' : 'Open'}
+            </Button>
+          )}
+        </DoneHead>
+        {answered && (
+          <small>
+            {answered.body.answer === 'not-done' && 'Not done: '}
+            {answered.body.says && `${answered.body.says}. `}
+            {nameOf(answered.by)}, {dates.dayTime(answered.at)}
+          </small>
+        )}
+        {isOpen && <Answering item={item} onDone={onDone} />}
+      </div>
+    </DoneRow>
+  )
+}
+
+function Answering({
+  item,
+  onDone,
+}: {
+  readonly item: JudgedLeaving
+  readonly onDone: () => void
+}) {
+  const { record } = useJob()
+  const [text, setText] = useKeptText(`leaving:${item.id}`)
+  const [photos, setPhotos] = useState<readonly Evidence[]>([])
+  const wantsPhotos = item.id === 'photographed'
+  const waits = item.write !== undefined && text.trim().length < 2
+  const say = (answer: 'done' | 'not-done', says: string) => {
+    const made = record({
+      kind: 'leaving',
+      item: item.id,
+      answer,
+      says,
+      ...(photos.length > 0 ? { photos: [...photos] } : {}),
+    })
+    if (made === undefined) return
+    setText('')
+    onDone()
+  }
+  return (
+    <>
+      <p>{item.why}</p>
+      <DoneForm
+        as="div"
+        onKeyDown={(event) => {
+          if (event.key === 'Enter' && event.target instanceof HTMLInputElement && !waits)
+            say('done', text.trim())
+        }}
+      >
+        {item.write !== undefined && (
+          <TextField value={text} onChange={setText} maxLength={500}>
+            <Label>{item.write}</Label>
+            <Input autoComplete="off" />
+          </TextField>
+        )}
+        {wantsPhotos && <Photos label="Photographs of it" photos={photos} onChange={setPhotos} />}
+        <div>
+          <Button
+            isDisabled={waits || (wantsPhotos && photos.length === 0)}
+            onPress={() => say('done', text.trim())}
+          >
+            Done
+          </Button>
+        </div>
+      </DoneForm>
+      <WithReason
+        of={`leaving:${item.id}`}
+        opens="Not done, and why"
+        asks="Not done, because"
+        does="Record why"
+        onDo={(because) => say('not-done', because)}
+      />
+      {wantsPhotos && photos.length === 0 && (
+        <Prose>It takes a photograph, or the reason why there is none.</Prose>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,153 @@
+import { ofKind } from '@hestian/core'
+import { useEffect, useRef, useState } from 'react'
+import { Input, Label, TextField } from 'react-aria-components'
+import SignaturePad from 'signature_pad'
+import styled from 'styled-components'
+import { useJob } from '../job/JobContext'
+import { Prose, SectionHead } from '../ui/Answer'
+import { Button } from '../ui/Button'
+import { pathOf } from './drawnPath'
+
+/** The field a signature is drawn in, as the record keeps it. */
+const field = { width: 300, height: 100 }
+
+/** Who received what was signed: a typed name, and drawn lines where they like to. */
+export function Received({ letter }: { readonly letter: string }) {
+  const { state, record, nameOf, dates } = useJob()
+  const [name, setName] = useState('')
+  const [drawn, setDrawn] = useState('')
+  const done = ofKind(state.records, 'received').filter(({ body }) => body.revision === letter)
+  const isNamed = name.trim().length >= 2
+  const give = () => {
+    if (!isNamed) return
+    record({
+      kind: 'received',
+      revision: letter,
+      name: name.trim(),
+      ...(drawn === '' ? {} : { drawn }),
+    })
+    setName('')
+    setDrawn('')
+  }
+  return (
+    <section aria-labelledby="received-head">
+      <SectionHead id="received-head">Received</SectionHead>
+      {done.map(({ id, at, by, body }) => (
+        <Line key={id}>
+          <b>{body.name}</b>
+          {body.drawn && (
+            <svg
+              viewBox={`0 0 ${field.width} ${field.height}`}
+              role="img"
+              aria-label={`Signature of ${body.name}`}
+            >
+              <path d={body.drawn} fill="none" stroke="currentColor" strokeWidth={2} />
+            </svg>
+          )}
+          <small>
+            before {nameOf(by)}, {dates.dayTime(at)}
+          </small>
+        </Line>
+      ))}
+      {done.length === 0 && (
+        <Form
+          onSubmit={(event) => {
+            event.preventDefault()
+            give()
+          }}
+        >
+          <Prose>
+            Whoever lives here signs that they have it. A name is enough; the lines may be left out.
+          </Prose>
+          <TextField value={name} onChange={setName} maxLength={120}>
+            <Label>Name of whoever receives it</Label>
+            <Input autoComplete="off" />
+          </TextField>
+          <Drawing onDrawn={setDrawn} />
+          <Button type="submit" isDisabled={!isNamed}>
+            Received
+          </Button>
+        </Form>
+      )}
+    </section>
+  )
+}
+
+function Drawing({ onDrawn }: { readonly onDrawn: (path: string) => void }) {
+  const canvas = useRef<HTMLCanvasElement>(null)
+  const pad = useRef<SignaturePad>(undefined)
+  const told = useRef(onDrawn)
+  told.current = onDrawn
+  useEffect(() => {
+    if (!canvas.current) return
+    const made = new SignaturePad(canvas.current, {
+      penColor: getComputedStyle(canvas.current).color,
+    })
+    pad.current = made
+    const tell = () => told.current(pathOf(made.toData().map((group) => group.points)))
+    made.addEventListener('endStroke', tell)
+    return () => {
+      made.removeEventListener('endStroke', tell)
+      made.off()
+    }
+  }, [])
+  return (
+    <div>
+      <canvas ref={canvas} {...field} aria-label="Field to sign in by finger or mouse" role="img" />
+      <Button
+        look="text"
+        onPress={() => {
+          pad.current?.clear()
+          onDrawn('')
+        }}
+      >
+        Wipe the lines
+      </Button>
+    </div>
+  )
+}
+
+const Form = styled.form`
+  display: grid;
+  gap: 12px;
+  max-width: 520px;
+  label {
+    display: block;
+    font-size: var(--small);
+    color: var(--ink-2);
+  }
+  input {
+    width: 100%;
+    min-height: 48px;
+    background: transparent;
+    border: 0;
+    border-bottom: 2px solid var(--ink);
+    font: 450 var(--large)/28px var(--text);
+    padding: 4px;
+  }
+  canvas {
+    display: block;
+    border: 1px solid var(--rule);
+    border-radius: 4px;
+    background: var(--sheet);
+    color: var(--ink);
+    touch-action: none;
+  }
+  > button {
+    justify-self: start;
+  }
+`
+const Line = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 18px;
+  align-items: center;
+  padding: 6px 0;
+  svg {
+    width: 180px;
+    height: 60px;
+  }
+  small {
+    color: var(--ink-2);
+  }
+`
