@@ -271,7 +271,7 @@ test('from a blank job to a signed handover sheet, in one sitting', async ({ pag
     'In this pack',
     'What do I have?',
     'Gas: left of the front door',
-    'Pottery, heating, 01632 960 001',
+    'Pottery, heating, 01632',
     'Settings to restore after a reset',
     'Service plan',
     'Test 1: Failed',

@@ -90,7 +90,7 @@ test.describe('on a phone', () => {
     await expect(page.getByRole('heading', { level: 2 })).toContainText('signed and frozen')
     const [download] = await Promise.all([
       page.waitForEvent('download'),
-      page.getByRole('link', { name: 'Work record on one page, PDF' }).click(),
+      page.getByRole('button', { name: 'Work record on one page, PDF' }).click(),
     ])
     const text = await textOfPdf(readFileSync(await download.path()))
     for (const part of [

@@ -1,12 +1,13 @@
 import { createReadStream } from 'node:fs'
 import { rm } from 'node:fs/promises'
-import { evidenceNamed, ImportedJob, JobFile, JobParams, Refused, upgradeFile } from '@hestian/core'
+import { ImportedJob, JobFile, JobParams, Refused, upgradeFile } from '@hestian/core'
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
 import { z } from 'zod'
 import type { Clock } from '../app/parts'
 import { Refusal } from '../app/refusal'
 import type { EvidenceStore } from '../evidence/evidenceStore'
 import type { PeopleStore } from '../people/peopleStore'
+import { fileAlone } from './fileAlone'
 import { readJobZip, receiveZip, writeJobZip } from './jobZip'
 import type { JobStore } from './jobStore'
 
@@ -53,10 +54,9 @@ export const fileRoutes: FastifyPluginAsyncZod<Parts> = async (
     { schema: { params: JobParams, response: { 200: JobFile, ...refused } } },
     async (request, reply) => {
       const file = await fileOf(request.params.jobId)
-      const hashes = evidenceNamed(file).map((one) => one.hash)
       return reply
         .header('content-disposition', `attachment; filename="hestian-job-${file.number}.json"`)
-        .send(hashes.length > 0 ? { ...file, leavesOut: hashes } : file)
+        .send(fileAlone(file))
     },
   )
 

@@ -1,4 +1,4 @@
-import type { Finding, Show, Solution, Working } from '@hestian/core'
+import type { Show, Solution, Working } from '@hestian/core'
 import {
   offWords,
   paperInks,
@@ -14,46 +14,31 @@ import type { Content } from 'pdfmake/interfaces'
 import type { HandoverFacts, Witness } from './paper'
 import { basisWords, bold, rows, section } from './paper'
 
-export function open({ solution, judgement }: HandoverFacts, show: Show): Content[] {
-  const findings = Object.values(judgement.sheets)
-    .flatMap((sheet) => sheet.findings)
-    .map((finding: Finding) => ({
-      finding,
-      ...word(finding, solution.practice, show),
-    }))
+/** Findings in one line each, and what is off: their reasons stand among the deviations. */
+export function openInShort({ solution, judgement }: HandoverFacts, show: Show): Content[] {
+  const findings = Object.values(judgement.sheets).flatMap((sheet) => sheet.findings)
+  const off = judgement.off.map(({ body }) => `${body.name}, ${offWords[body.state]}`)
   return [
-    section('Open findings'),
-    findings.length === 0
-      ? { text: 'None.' }
-      : rows(
-          [40, '*'],
-          findings.map(({ finding, head, why }) => [
-            bold(severityWords[finding.severity]),
-            {
-              stack: [
-                bold(head),
-                { text: why, color: paperInks['ink-2'] },
-                { text: finding.source.says, color: paperInks['ink-3'], fontSize: 9 },
-              ],
-            },
-          ]),
-        ),
-    section('Off on site'),
-    judgement.off.length === 0
-      ? { text: 'Nothing is off on site.' }
-      : rows(
-          ['*', 140],
-          judgement.off.map((item) => [item.body.name, offWords[item.body.state]]),
-        ),
-    ...(judgement.snags.length === 0
-      ? []
+    section('Open'),
+    ...(findings.length === 0
+      ? [{ text: 'No finding is open.' }]
       : [
-          section('Snags'),
           rows(
-            ['*', 120, 80],
-            judgement.snags.map(({ body }) => [body.what, body.owner, body.due ?? 'no date']),
+            [40, '*'],
+            findings.map((finding) => [
+              bold(severityWords[finding.severity]),
+              word(finding, solution.practice, show).head,
+            ]),
           ),
         ]),
+    {
+      text: off.length === 0 ? 'Nothing is off on site.' : `Off on site: ${off.join('; ')}.`,
+      bold: off.length > 0,
+      margin: [0, 4, 0, 0],
+    },
+    ...judgement.snags.map(({ body }) => ({
+      text: `Snag: ${body.what}, ${body.owner}, ${body.due ?? 'no date'}.`,
+    })),
   ]
 }
 

@@ -4,7 +4,7 @@ import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { workings } from './closing'
 import { survey } from './found'
 import type { HandoverFacts, Witness } from './paper'
-import { paper, witnessOf } from './paper'
+import { beginsPaper, paper, witnessOf } from './paper'
 import { certificate } from './papers/certificate'
 import { householder } from './papers/householder'
 import type { Pictures } from './papers/photographs'
@@ -67,10 +67,13 @@ export function handoverSheet(
           font: 'Head',
           bold: true,
           fontSize: alone ? 22 : 20,
-          headlineLevel: 1,
+          headlineLevel: beginsPaper,
           tocItem: true,
           outline: true,
-          ...(i > 0 || !alone ? { pageBreak: 'before' as const } : {}),
+          // The cover and the householder's page stand by themselves.
+          ...(!alone && (i === 0 || papers[i - 1]?.id === 'householder')
+            ? { pageBreak: 'before' as const }
+            : { margin: [0, alone ? 0 : 22, 0, 0] }),
         } as Content,
         ...heading(facts),
         ...prints[id](facts, show, witness, pictures),

@@ -87,6 +87,14 @@ export const rows = (
     },
   }) as Content
 
+interface Placed {
+  readonly headlineLevel?: number
+  readonly startPosition: { readonly verticalRatio: number }
+}
+/** The title of a paper in a pack: it begins a page unless most of one is left. */
+export const beginsPaper = 3
+const roomLeft = 0.45
+
 /** A paper, on A4 where nothing else is said: its name at the top, its own line at the foot of every page. */
 export const paper = (of: {
   readonly title: string
@@ -102,15 +110,20 @@ export const paper = (of: {
     displayTitle: true,
     info: { title: of.title },
     defaultStyle: { font: 'Text', fontSize: 10, lineHeight: 1.15, color: paperInks.ink },
-    pageBreakBefore: (
-      node: { headlineLevel?: number },
-      around: { getFollowingNodesOnPage: () => unknown[] },
-    ) => node.headlineLevel === 2 && around.getFollowingNodesOnPage().length < 6,
+    pageBreakBefore: (node: Placed, around: { getFollowingNodesOnPage: () => unknown[] }) =>
+      (node.headlineLevel === 2 && around.getFollowingNodesOnPage().length < 6) ||
+      (node.headlineLevel === beginsPaper && node.startPosition.verticalRatio > roomLeft),
     footer: (page: number, pages: number) => ({
       margin: [46, 12, 46, 0],
       columns: [
-        { text: of.foot, color: paperInks['ink-3'], fontSize: 9 },
-        { text: `${page} of ${pages}`, alignment: 'right', color: paperInks['ink-3'], fontSize: 9 },
+        { text: of.foot, color: paperInks['ink-3'], fontSize: 9, width: '*' },
+        {
+          text: `${page} of ${pages}`,
+          width: 'auto',
+          alignment: 'right',
+          color: paperInks['ink-3'],
+          fontSize: 9,
+        },
       ],
     }),
     content: [...of.content],

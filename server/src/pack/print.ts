@@ -2,6 +2,7 @@ import type { Evidence, JobFile, PaperId } from '@hestian/core'
 import type { DatabaseReader } from '../db/database'
 import type { EvidenceFiles } from '../evidence/evidenceFiles'
 import { printable } from '../evidence/lookAtFile'
+import { fileAlone } from '../jobs/fileAlone'
 import type { JobReader } from '../jobs/jobReader'
 import { judged } from '../jobs/judged'
 import { listPeople } from '../people/peopleStore'
@@ -36,7 +37,7 @@ export async function printRecord(from: From, printing: Printing): Promise<Uint8
   const facts = await factsOf(from, printing)
   const file = await from.jobs.exportFile(printing.jobId, facts.people as JobFile['people'])
   const name = `hestian-job-${facts.state.number}.json`
-  return printPdf(workRecord(facts), { name, text: JSON.stringify(file) })
+  return printPdf(workRecord(facts), { name, text: JSON.stringify(fileAlone(file)) })
 }
 
 /** The paper of one unsafe situation. */
@@ -68,7 +69,7 @@ export async function printHandover(
   const shown =
     papers.length === 0 || papers.includes('photographs') ? photographsOf(facts.state) : []
   const sheet = handoverSheet(facts, papers, await picturesOf(from.files, shown))
-  return printPdf(sheet, { name, text: JSON.stringify(file) })
+  return printPdf(sheet, { name, text: JSON.stringify(fileAlone(file)) })
 }
 
 /** Pictures as a paper takes them. One that went bad since is left out; the paper says that it is not there. */

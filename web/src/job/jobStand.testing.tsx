@@ -1,4 +1,4 @@
-import type { Edit, JobDocument, JobRecord, Person, SiteAct } from '@hestian/core'
+import type { Edit, JobDocument, JobRecord, Person, RecordBody, SiteAct } from '@hestian/core'
 import { applyEdits, decide, judge, recordsOfAct, showIn, solve } from '@hestian/core'
 import type { ReactNode } from 'react'
 import { useState } from 'react'
@@ -60,6 +60,11 @@ export function JobStand({
     setEntries([...entries, ...recordsOfAct(decision, made, new Date().toISOString())])
     return true
   }
+  const record = (body: RecordBody): string => {
+    const id = `made-${String(entries.length).padStart(4, '0')}`
+    setEntries([...entries, { id, by: person.id, at: '2026-11-20T10:00:00Z', body }])
+    return id
+  }
   const stand = {
     state: { id: 'job', records: entries, samples: {}, revisions: [], frozen: frozen ? 'A' : null },
     draft: { document, edit, undo: nothing, redo: nothing },
@@ -67,7 +72,7 @@ export function JobStand({
     judgement,
     perform,
     person,
-    record: nothing,
+    record,
     dates: datesIn('UTC'),
     nameOf: (id: string) => id,
     show: showIn(solution.practice.units),

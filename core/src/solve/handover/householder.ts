@@ -86,7 +86,7 @@ function have({ document, vessel }: Solution): Answered {
       }),
       ...(v
         ? [
-            'The heating is a closed ring of water. The {vessel} takes up what the water grows by when it is warm; the {reliefValve} lets water out if the pressure ever rises too far.',
+            'The heating is a closed ring of water: the {vessel} takes up what warm water grows by, the {reliefValve} lets some out before anything bursts.',
           ]
         : []),
     ],
@@ -154,7 +154,7 @@ function topUp({ document, vessel }: Solution, show: Show): Answered {
       lacks: true,
     }
   const often =
-    'More than twice a year means that it loses water somewhere: call. Topping up for ever rots it from within.'
+    'More than twice a year: it loses water somewhere, so call. Fresh water rots it from within.'
   if (feedStays === 'open')
     return {
       says: [
@@ -179,14 +179,14 @@ const byHand = (isLink: boolean, fillGauge_Pa: number, show: Show, often: string
   ],
 })
 
-const drips = ({ document, vessel, safety }: Solution): Answered => ({
+const drips = ({ vessel, safety }: Solution): Answered => ({
   says: [
     ...(answerOf(vessel) || answerOf(safety)
       ? [
-          'From the pipe of a {reliefValve}: read the gauge, write it down, call. Never plug it, never hang a bucket so that it is blocked: it keeps the {vessel} from bursting.',
+          'From the pipe of a {reliefValve}: read the gauge, write it down, call. Never plug or cap it: a blocked one can burst what it guards.',
         ]
       : []),
-    `From anywhere else: shut the water${document.handover.shutOffs.water.trim() ? ` (${document.handover.shutOffs.water.trim()})` : ''}, switch the power off if water is near it, call.`,
+    'From anywhere else: shut the water, switch the power off if water is near it, call.',
   ],
 })
 
@@ -212,13 +212,18 @@ function danger({ document, practice }: Solution, leaving: readonly JudgedLeavin
   }
 }
 
+/** A number is read off in one go. */
+const unbroken = (phone: string): string => phone.trim().replaceAll(' ', '\u00a0')
+
 function call({ handover: { call: whom } }: JobDocument): Answered {
   if (whom.name.trim() === '' || whom.phone.trim() === '')
     return { says: ['Not written down. Ask today.'], lacks: true }
   return {
     says: [
-      `${whom.name}, ${whom.phone}.`,
-      ...(whom.outOfHours.trim() ? [`At night and on holidays: ${whom.outOfHours}.`] : []),
+      `${whom.name}, ${unbroken(whom.phone)}.`,
+      ...(whom.outOfHours.trim()
+        ? [`At night and on holidays: ${unbroken(whom.outOfHours)}.`]
+        : []),
       'Look, read the gauge, turn the dial: that is yours. Covers, gas and {reliefValve}s are for the {gasFitter}.',
     ],
   }
@@ -227,4 +232,4 @@ function call({ handover: { call: whom } }: JobDocument): Answered {
 const visit = ({ handover }: JobDocument): Answered =>
   handover.nextVisit === null
     ? { says: ['No day is set. Once a year is usual; the maker may ask for more.'], lacks: true }
-    : { says: [`On ${handover.nextVisit}. It is looked over and the figures are compared.`] }
+    : { says: [`On ${handover.nextVisit}.`] }

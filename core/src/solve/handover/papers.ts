@@ -34,8 +34,11 @@ export function papersOf(
   const of: Readonly<Record<PaperId, Omit<PaperDue, 'id' | 'name'>>> = {
     householder: small
       ? notDue('This work is small: its record says what was done.')
-      : due('Eight questions, in plain words, for whoever lives here.', householderLacks(document)),
-    certificate: due('What was fitted, what was tested, who signed.', []),
+      : due('Eight questions, in plain words, for whoever lives here.', [
+          ...householderLacks(document),
+          ...(isAlarmUnknown(judgement) ? ['Whether an alarm stands there is not said'] : []),
+        ]),
+    certificate: due('What was fitted, what was tested, who signed.', unsaid(judgement)),
     tests: tests > 0 ? due(`${tests} recorded.`, []) : notDue('No test is recorded.'),
     commissioning:
       asked.length > 0
@@ -64,6 +67,18 @@ export function papersOf(
   }
   return paperIds.map((id) => ({ id, name: practice.handover.papers[id], ...of[id] }))
 }
+
+const unsaid = ({ leaving }: Judgement): readonly string[] => {
+  const open = leaving.filter(({ answered }) => answered === undefined).length
+  if (open === 0) return []
+  return [
+    open === 1
+      ? 'One thing asked before leaving is not said'
+      : `${open} things asked before leaving are not said`,
+  ]
+}
+const isAlarmUnknown = ({ leaving }: Judgement): boolean =>
+  leaving.some(({ id, answered }) => id === 'alarm' && answered === undefined)
 
 const due = (because: string, lacks: readonly string[]) => ({ due: true, because, lacks })
 const notDue = (because: string) => ({ due: false, because, lacks: [] })

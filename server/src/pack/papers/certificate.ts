@@ -1,7 +1,7 @@
 import type { Show } from '@hestian/core'
 import { answerOf, fitted, handTestName, judgeHandTests, ofKind, paperInks } from '@hestian/core'
 import type { Content } from 'pdfmake/interfaces'
-import { cautions, open, signatures } from '../closing'
+import { cautions, openInShort, signatures } from '../closing'
 import type { HandoverFacts, Witness } from '../paper'
 import { bold, head, rows, section } from '../paper'
 import { holdPoints, outcomeWords } from '../recorded'
@@ -14,7 +14,7 @@ export const certificate = (facts: HandoverFacts, show: Show, witness: Witness):
   ...holdPoints(facts, show),
   ...madeSafe(facts.state.records, witness),
   ...unsafeSection(facts.judgement, facts.solution, witness),
-  ...open(facts, show),
+  ...openInShort(facts, show),
   ...left(facts, witness),
   ...forms(facts),
   ...cautions(facts.solution, show),

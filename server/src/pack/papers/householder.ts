@@ -1,4 +1,4 @@
-import type { Show } from '@hestian/core'
+import type { HouseholderQuestion, Show } from '@hestian/core'
 import { answerOf, gaugeFace, householderPage, paperInks, shutOffsAsked } from '@hestian/core'
 import type { Content } from 'pdfmake/interfaces'
 import type { HandoverFacts } from '../paper'
@@ -9,17 +9,34 @@ export function householder({ solution, judgement }: HandoverFacts, show: Show):
   const answers = householderPage(solution, judgement.leaving, show)
   const gauge = gaugeOf(solution, show)
   const { words } = solution.document.handover
-  const part = (id: string): Content[] =>
+  const part = (id: HouseholderQuestion): Content[] =>
     answers
       .filter((one) => one.id === id)
       .flatMap(({ asks, says }) => [
-        { text: asks, font: 'Head', bold: true, fontSize: 14, margin: [0, 7, 0, 1] },
-        ...says.map((text): Content => ({ text, fontSize: 12, lineHeight: 1.12 })),
+        { text: asks, font: 'Head', bold: true, fontSize: 13.5, margin: [0, 8, 0, 1] },
+        ...says.map((text): Content => ({
+          text,
+          fontSize: 11.5,
+          lineHeight: 1.1,
+          margin: [0, 0, 0, 2],
+        })),
       ])
-  const beside = ['have', 'normal'].flatMap(part)
+  const column = (...ids: readonly HouseholderQuestion[]) => ({
+    stack: ids.flatMap(part),
+    width: '*',
+  })
   return [
-    gauge ? { columns: [{ stack: beside, width: '*' }, gauge], columnGap: 16 } : { stack: beside },
-    ...['shut', 'top-up', 'drips', 'danger', 'call', 'visit'].flatMap(part),
+    {
+      columns: [
+        column('have', 'normal'),
+        { stack: [...(gauge ? [gauge] : []), ...part('call')], width: 200 },
+      ],
+      columnGap: 18,
+    },
+    {
+      columns: [column('shut', 'top-up', 'drips'), column('danger', 'visit')],
+      columnGap: 18,
+    },
     ...(words.trim() === ''
       ? []
       : [{ text: words, fontSize: 12, margin: [0, 8, 0, 0] } as Content]),
@@ -41,7 +58,8 @@ function gaugeOf({ vessel, practice }: HandoverFacts['solution'], show: Show): C
     reliefGauge_Pa: v.inputs.reliefSetGauge_Pa,
   }
   return {
-    ...(drawn(gaugeFace(marks, show, practice.units), 190) as object),
+    ...(drawn(gaugeFace(marks, show, practice.units), 172) as object),
     width: 190,
+    margin: [12, 0, 0, 0],
   } as Content
 }
