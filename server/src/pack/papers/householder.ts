@@ -1,4 +1,4 @@
-import type { HouseholderQuestion, Show } from '@hestian/core'
+import type { HouseholderQuestion, JobDocument, Show } from '@hestian/core'
 import { answerOf, gaugeFace, householderPage, paperInks, shutOffsAsked } from '@hestian/core'
 import type { Content } from 'pdfmake/interfaces'
 import type { HandoverFacts } from '../paper'
@@ -25,6 +25,8 @@ export function householder({ solution, judgement }: HandoverFacts, show: Show):
     stack: ids.flatMap(part),
     width: '*',
   })
+  const own: Content[] =
+    words.trim() === '' ? [] : [{ text: words, fontSize: 11.5, margin: [0, 8, 0, 0] }]
   return [
     {
       columns: [
@@ -34,20 +36,24 @@ export function householder({ solution, judgement }: HandoverFacts, show: Show):
       columnGap: 18,
     },
     {
-      columns: [column('shut', 'top-up', 'drips'), column('danger', 'visit')],
+      columns: [
+        column('shut', 'top-up', 'drips'),
+        {
+          stack: [...part('danger'), ...part('visit'), ...own, note(solution.document)],
+          width: '*',
+        },
+      ],
       columnGap: 18,
-    },
-    ...(words.trim() === ''
-      ? []
-      : [{ text: words, fontSize: 12, margin: [0, 8, 0, 0] } as Content]),
-    {
-      text: `This page repeats what was written down on the job${shutOffsAsked(solution.document).includes('gas') ? '; in danger leave first and read later' : ''}. The makers’ manuals and local rules come first.`,
-      fontSize: 9,
-      color: paperInks['ink-3'],
-      margin: [0, 8, 0, 0],
     },
   ]
 }
+
+const note = (document: JobDocument): Content => ({
+  text: `This page repeats what was written down on the job${shutOffsAsked(document).includes('gas') ? '; in danger leave first and read later' : ''}. The makers’ manuals and local rules come first.`,
+  fontSize: 9,
+  color: paperInks['ink-3'],
+  margin: [0, 8, 0, 0],
+})
 
 function gaugeOf({ vessel, practice }: HandoverFacts['solution'], show: Show): Content | undefined {
   const v = answerOf(vessel)
