@@ -26,7 +26,7 @@ export const householderQuestions = {
   shut: 'Where do I shut it?',
   'top-up': 'How do I top it up?',
   drips: 'What do I do when it drips?',
-  danger: 'What do I do when it smells, or an alarm sounds?',
+  danger: 'It smells, or an alarm sounds?',
   call: 'Whom do I call?',
   visit: 'When is the next visit?',
 } as const

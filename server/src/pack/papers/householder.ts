@@ -13,10 +13,10 @@ export function householder({ solution, judgement }: HandoverFacts, show: Show):
     answers
       .filter((one) => one.id === id)
       .flatMap(({ asks, says }) => [
-        { text: asks, font: 'Head', bold: true, fontSize: 13.5, margin: [0, 8, 0, 1] },
+        { text: asks, font: 'Head', bold: true, fontSize: 13, margin: [0, 7, 0, 1] },
         ...says.map((text): Content => ({
           text,
-          fontSize: 11.5,
+          fontSize: 11.25,
           lineHeight: 1.1,
           margin: [0, 0, 0, 2],
         })),
@@ -26,7 +26,7 @@ export function householder({ solution, judgement }: HandoverFacts, show: Show):
     width: '*',
   })
   const own: Content[] =
-    words.trim() === '' ? [] : [{ text: words, fontSize: 11.5, margin: [0, 8, 0, 0] }]
+    words.trim() === '' ? [] : [{ text: words, fontSize: 11.25, margin: [0, 8, 0, 0] }]
   return [
     {
       columns: [
