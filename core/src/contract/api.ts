@@ -8,6 +8,7 @@ import { channelNames } from '../bench/channels'
 import { paperIds } from '../practice/handoverRules'
 import { practiceNames } from '../practice/practiceNames'
 import { timeZones } from '../practice/timeZones'
+import { labelSheetIds } from '../solve/handover/labels'
 import { sheetIds } from '../solve/sheetIds'
 import { PersonSchema, wireId } from './board'
 import { jobLimits } from './limits'
@@ -22,6 +23,21 @@ export const PapersAsked = z.object({
     .max(200)
     .transform((names) => names.split(','))
     .pipe(z.array(z.enum(paperIds, `papers are ${paperIds.join(', ')}`)).max(paperIds.length))
+    .optional(),
+})
+/** Labels on a sheet of some size, from the first that is still there; without names all of them. */
+export const LabelsQuery = z.object({
+  sheet: z.enum(labelSheetIds, `sheets are ${labelSheetIds.join(', ')}`),
+  from: z.coerce
+    .number()
+    .int()
+    .min(1, 'the first is 1')
+    .max(30, 'no sheet has more than 30')
+    .default(1),
+  only: z
+    .string()
+    .max(2000)
+    .transform((names) => names.split(','))
     .optional(),
 })
 export const RevisionParams = z.object({

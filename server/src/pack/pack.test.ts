@@ -160,3 +160,38 @@ describe('what the papers say', () => {
     expect(words).toContain('This photograph cannot be read any more.')
   }, 30_000)
 })
+
+describe('labels and the calendar', () => {
+  test('labels are one sheet, from the first that is left, and a second where it does not hold them', async () => {
+    const labels = (query: string) => send('GET', `${kestrel}/labels.pdf?${query}`)
+    expect(pages((await labels('sheet=24-a4')).raw)).toBe(1)
+    expect(pages((await labels('sheet=24-a4&from=23')).raw)).toBe(2)
+    expect(pages((await labels('sheet=8-a4&from=8&only=vessel')).raw)).toBe(1)
+    for (const [query, says] of [
+      ['sheet=9-a5', 'sheets are'],
+      ['sheet=24-a4&from=0', 'the first is 1'],
+      ['sheet=24-a4&from=99', 'no sheet has more than 30'],
+    ] as const)
+      expect(await labels(query)).toMatchObject({
+        status: 400,
+        body: { says: expect.stringContaining(says) },
+      })
+  }, 30_000)
+  test('the next visit goes into any calendar as a whole day, without a telephone or a name', async () => {
+    const { raw, headers } = await send('GET', `${kestrel}/visits.ics`)
+    const text = raw.toString('utf8')
+    expect(headers['content-type']).toContain('text/calendar')
+    expect(text).toContain('DTSTART;VALUE=DATE:20271102')
+    expect(text).toMatch(/SUMMARY:Kestrel Weir Rowing Club: next visit/)
+    expect(text).not.toMatch(/01632|Oduya/)
+  })
+  test('a visit that ended is an event of its own; one that goes on is none', async () => {
+    const url = '/jobs/saltbush-ferry'
+    const at = '2026-11-20T10:00:00Z'
+    const begun = { ...act(), at, with: '' }
+    expect((await send('POST', `${url}/visits`, begun)).status).toBe(201)
+    const events = async () =>
+      (await send('GET', `${url}/visits.ics`)).raw.toString('utf8').match(/BEGIN:VEVENT/g)?.length
+    expect(await events()).toBe(1)
+  })
+})

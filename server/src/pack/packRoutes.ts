@@ -1,6 +1,7 @@
 import {
   HandTestParams,
   JobParams,
+  LabelsQuery,
   PapersAsked,
   Refused,
   TestParams,
@@ -40,6 +41,7 @@ export const packRoutes: FastifyPluginAsyncZod<Parts> = async (app, { jobs, task
     )
 
   await app.register(handoverRoute, { jobs, tasks, clock })
+  await app.register(besideThePack, { jobs, tasks, clock })
 
   app.get(
     '/jobs/:jobId/tests/:testId/certificate.pdf',
@@ -92,8 +94,48 @@ const handoverRoute: FastifyPluginAsyncZod<Parts> = async (app, { jobs, tasks, c
   )
 }
 
+/** Labels, and the visits for a calendar. */
+const besideThePack: FastifyPluginAsyncZod<Parts> = async (app, { jobs, tasks, clock }) => {
+  app.get(
+    '/jobs/:jobId/labels.pdf',
+    { schema: { params: JobParams, querystring: LabelsQuery, response: refused } },
+    async (request, reply) => {
+      const { jobId } = request.params
+      const { sheet, from, only } = request.query
+      const { number } = await jobs.heading(jobId)
+      const asked = { sheet, from, only: only ?? [] }
+      const pdf = await tasks.labels({ jobId, printedAt: clock.now(), ...asked })
+      return sendPdf(reply, `labels-${number}`, pdf)
+    },
+  )
+
+  app.get(
+    '/jobs/:jobId/visits.ics',
+    { schema: { params: JobParams, response: refused } },
+    async (request, reply) => {
+      const { jobId } = request.params
+      const { number } = await jobs.heading(jobId)
+      const text = await tasks.visits({ jobId, printedAt: clock.now() })
+      return sendFile(reply, {
+        type: 'text/calendar; charset=utf-8',
+        disposition: `attachment; filename="visits-${number}.ics"`,
+        bytes: Buffer.from(text),
+      })
+    },
+  )
+}
+
+interface Sent {
+  readonly type: string
+  readonly disposition: string
+  readonly bytes: Buffer
+}
+const sendFile = (reply: FastifyReply, { type, disposition, bytes }: Sent) =>
+  reply.header('content-type', type).header('content-disposition', disposition).send(bytes)
+
 const sendPdf = (reply: FastifyReply, name: string, pdf: Uint8Array) =>
-  reply
-    .header('content-type', 'application/pdf')
-    .header('content-disposition', `inline; filename="${name}.pdf"`)
-    .send(Buffer.from(pdf))
+  sendFile(reply, {
+    type: 'application/pdf',
+    disposition: `inline; filename="${name}.pdf"`,
+    bytes: Buffer.from(pdf),
+  })

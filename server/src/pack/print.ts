@@ -9,6 +9,8 @@ import { listPeople } from '../people/peopleStore'
 import { handTestCertificate } from './handTestCertificate'
 import { handoverSheet } from './handoverSheet'
 import { inspectionReport } from './inspectionReport'
+import type { LabelsAsked } from './labelSheet'
+import { labelSheet } from './labelSheet'
 import type { HandoverFacts } from './paper'
 import { photographsOf } from './papers/photographs'
 import { printPdf } from './printPdf'
@@ -85,6 +87,12 @@ async function picturesOf(
   }
   return pictures
 }
+
+/** Labels for what stands there. */
+export const printLabels = async (
+  from: From,
+  { jobId, printedAt, ...asked }: Printing & LabelsAsked,
+): Promise<Uint8Array> => printPdf(labelSheet(await factsOf(from, { jobId, printedAt }), asked))
 
 /** The report of an inspection as a PDF, with its photographs. */
 export async function printInspection(

@@ -6,12 +6,15 @@ import { EvidenceFiles } from '../evidence/evidenceFiles'
 import type { Looked } from '../evidence/lookAtFile'
 import { lookAtFile } from '../evidence/lookAtFile'
 import type { EvidenceType } from '../evidence/typeOfBytes'
+import type { LabelsAsked } from '../pack/labelSheet'
+import { visitsCalendar } from '../pack/visitsCalendar'
 import { JobReader } from '../jobs/jobReader'
 import { judged } from '../jobs/judged'
 import {
   printHandover,
   printHandTest,
   printInspection,
+  printLabels,
   printRecord,
   printTest,
   printUnsafe,
@@ -35,6 +38,9 @@ export interface Tasks {
   readonly handover: (
     printing: Printing & { readonly papers: readonly PaperId[] },
   ) => Promise<Uint8Array>
+  /** As an iCalendar text. */
+  readonly visits: (printing: Printing) => Promise<string>
+  readonly labels: (printing: Printing & LabelsAsked) => Promise<Uint8Array>
   readonly inspection: (printing: Printing) => Promise<Uint8Array>
   readonly record: (printing: Printing) => Promise<Uint8Array>
   readonly unsafe: (printing: Printing & { readonly unsafeId: string }) => Promise<Uint8Array>
@@ -55,6 +61,11 @@ export function makeTasks(db: DatabaseReader, dataFolder: string): Tasks {
       return { state: { document, saveNumber, frozen }, judgement: judged(state).judgement }
     },
     handover: (printing) => printHandover({ db, jobs, files }, printing),
+    visits: async ({ jobId, printedAt }) => {
+      const state = await jobs.state(jobId)
+      return visitsCalendar(state, judged(state).judgement, printedAt)
+    },
+    labels: (printing) => printLabels({ db, jobs }, printing),
     inspection: (printing) => printInspection({ db, jobs, files }, printing),
     record: (printing) => printRecord({ db, jobs }, printing),
     unsafe: (printing) => printUnsafe({ db, jobs }, printing),

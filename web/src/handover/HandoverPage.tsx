@@ -22,6 +22,7 @@ import { Mark } from '../ui/icons'
 import { VerdictChip } from '../ui/VerdictChip'
 import { phone } from '../ui/phone'
 import { ForTheHousehold } from './ForTheHousehold'
+import { Labels } from './Labels'
 import { Leaving } from './Leaving'
 import { Papers } from './Papers'
 import { Received } from './Received'
@@ -73,6 +74,7 @@ export function HandoverPage() {
       {judgement.leaving.length > 0 && <Leaving />}
       {!isSmall(draft.document) && <ForTheHousehold />}
       <Papers />
+      {!isSmall(draft.document) && <Labels />}
       {state.importedAt && (
         <Prose>
           This job came in from a file on {dayTime(state.importedAt)}: what that says is signed was

@@ -1,14 +1,11 @@
 import type { PaperDue } from '@hestian/core'
 import { isSmall, papersOf } from '@hestian/core'
-import { useState } from 'react'
 import styled from 'styled-components'
-import { fetchFile } from '../api/file'
 import { useJob } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
-import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
 import { phone } from '../ui/phone'
-import { saveBlob } from '../ui/saveFile'
+import { Paper } from './Paper'
 
 /** The pack as a set: which papers are due, what each still cannot say, each alone or all together. */
 export function Papers() {
@@ -39,6 +36,11 @@ export function Papers() {
         {isSmall(draft.document) && (
           <Paper name="Work record on one page" path="record.pdf" file="record" />
         )}
+        {draft.document.handover.nextVisit !== null && (
+          <a href={`/api/jobs/${state.id}/visits.ics`} download={`visits-${state.number}.ics`}>
+            The visits for a calendar
+          </a>
+        )}
         <a href={`/api/jobs/${state.id}/export.zip`} download={`hestian-job-${state.number}.zip`}>
           The whole job with its photographs, ZIP
         </a>
@@ -58,44 +60,6 @@ export function Papers() {
 const markOf = ({ due, lacks }: PaperDue) => {
   if (!due) return 'note'
   return lacks.length > 0 ? 'not-yet' : 'pass'
-}
-
-interface PaperProps {
-  readonly name: string
-  readonly path: string
-  readonly file: string
-}
-
-/** Makes a paper and hands it over; says that it is being made, and why it could not. */
-function Paper({ name, path, file }: PaperProps) {
-  const { state } = useJob()
-  const [making, setMaking] = useState(false)
-  const [says, setSays] = useState<string>()
-  const offers = ['handover', 'record'].includes(file) ? `${name}, PDF` : 'PDF'
-  const make = async () => {
-    setMaking(true)
-    setSays(undefined)
-    try {
-      const pdf = await fetchFile(`/jobs/${state.id}/${path}`)
-      saveBlob(`${file}-${state.number}-${state.frozen ?? 'draft'}.pdf`, pdf)
-    } catch (error) {
-      setSays(error instanceof Error ? error.message : 'It could not be made.')
-    }
-    setMaking(false)
-  }
-  return (
-    <span>
-      <Button
-        look="text"
-        isDisabled={making}
-        onPress={() => void make()}
-        aria-label={`${making ? 'Making …' : offers}: ${name}`}
-      >
-        {making ? 'Making …' : offers}
-      </Button>
-      {says && <small role="alert">{says}</small>}
-    </span>
-  )
 }
 
 const Row = styled.li`

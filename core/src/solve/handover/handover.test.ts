@@ -14,6 +14,7 @@ import { skipStep } from '../signing'
 import { deviationsOf } from './deviations'
 import type { HouseholderQuestion } from './householder'
 import { householderPage, householderQuestions } from './householder'
+import { labelCode, labelSheetIds, labelSheets, labelsOf, labelsOn } from './labels'
 import { householderLacks, leavingItems } from './leaving'
 import { papersOf } from './papers'
 import { settingsToRestore } from './restore'
@@ -300,4 +301,50 @@ test('values that are read are not deviations', () => {
   const site = new Site(job)
   const all = deviationsOf(site.solution(), site.judge(), showIn(practices['uk-ireland'].units))
   expect(all.filter(({ group, what }) => group === 'Assumed' && /Elevation/.test(what))).toEqual([])
+})
+
+describe('labels', () => {
+  const show = showIn(practices['uk-ireland'].units)
+  const labels = (site: Site) => labelsOf(site.solution(), site.records, show)
+  const of = (site: Site, id: string) => labels(site).find((one) => one.id === id)
+  test('hold the figures of the design, and the day a thing was set where it was recorded', () => {
+    const site = new Site(told())
+    const vessel = answerOf(site.solution().vessel)
+    const charge = show(vessel?.need.chargeGauge_Pa ?? 0, 'water-pressure')
+    expect(of(site, 'vessel')?.lines).toEqual([
+      `Charge ${charge}, water side empty`,
+      'Set on ____________',
+    ])
+    site.until('heating.fill')
+    expect(of(site, 'vessel')?.lines[1]).toBe('Set on 2026-11-20')
+    expect(of(site, 'shut-water')?.lines).toEqual(['Under the sink'])
+    expect(of(new Site(house()), 'shut-water')?.lines[0]).toMatch(/^Where: _+$/)
+  })
+  test('a step that was passed over set nothing on that day', () => {
+    const site = new Site(told())
+    site.until('heating.vessel-charge')
+    site.take(skipStep(site.judge(), 'heating.vessel-charge', lead, 'no pump here'))
+    expect(of(site, 'vessel')?.lines[1]).toMatch(/____/)
+  })
+  test.each(Object.keys(sequenceJobs()))('%s: each has its own id, and no hole', (name) => {
+    const site = new Site(sequenceJobs()[name] as JobDocument)
+    const all = labels(site)
+    expect(new Set(all.map(({ id }) => id)).size).toBe(all.length)
+    expect(JSON.stringify(all)).not.toMatch(/undefined|NaN|[^,"]null|\{\w+\}/)
+  })
+  test('the code says the same in plain words, with the job and the day', () => {
+    const label = { id: 'fill', title: 'Heating, at the gauge', lines: ['Cold 1.0 bar'] }
+    expect(labelCode(label, { number: '0417', day: '2026-11-29' })).toBe(
+      'Job 0417; Heating, at the gauge; Cold 1.0 bar; printed 2026-11-29',
+    )
+  })
+  test.each(labelSheetIds)('%s: its labels fit on its paper and do not overlap', (id) => {
+    const sheet = labelSheets[id]
+    const [wide, high] = sheet.paper === 'A4' ? [210, 297] : [215.9, 279.4]
+    const right = sheet.left + sheet.across * sheet.width + (sheet.across - 1) * sheet.gapX
+    const foot = sheet.top + sheet.down * sheet.height + (sheet.down - 1) * sheet.gapY
+    expect(right).toBeLessThanOrEqual(wide)
+    expect(foot).toBeLessThanOrEqual(high)
+    expect(labelsOn(id)).toBe(sheet.across * sheet.down)
+  })
 })

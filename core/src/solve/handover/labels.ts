@@ -1,0 +1,182 @@
+import { answerOf } from '../../answer/sheet'
+import { inWords } from '../../job/questions'
+import type { JobRecord } from '../../job/records'
+import { ofKind } from '../../job/records'
+import type { Show } from '../../units/format'
+import type { Solution } from '../solve'
+import { shutOffsAsked } from './leaving'
+
+/** A label that hangs on a thing: what it is, and what whoever stands before it needs. */
+export interface Label {
+  readonly id: string
+  readonly title: string
+  readonly lines: readonly string[]
+}
+
+/** Sheets of labels by what they measure, mm: no maker's, so that any sheet of that size does. */
+export const labelSheets = {
+  '24-a4': {
+    paper: 'A4',
+    across: 3,
+    down: 8,
+    width: 64,
+    height: 34,
+    left: 8,
+    top: 12.5,
+    gapX: 2.5,
+    gapY: 0,
+  },
+  '21-a4': {
+    paper: 'A4',
+    across: 3,
+    down: 7,
+    width: 63.5,
+    height: 38.1,
+    left: 7.2,
+    top: 15.1,
+    gapX: 2.5,
+    gapY: 0,
+  },
+  '8-a4': {
+    paper: 'A4',
+    across: 2,
+    down: 4,
+    width: 99,
+    height: 67.7,
+    left: 4.7,
+    top: 13.1,
+    gapX: 2.6,
+    gapY: 0,
+  },
+  '30-letter': {
+    paper: 'LETTER',
+    across: 3,
+    down: 10,
+    width: 66.7,
+    height: 25.4,
+    left: 4.8,
+    top: 12.7,
+    gapX: 3.2,
+    gapY: 0,
+  },
+} as const
+export type LabelSheetId = keyof typeof labelSheets
+export const labelSheetIds = Object.keys(labelSheets) as [LabelSheetId, ...LabelSheetId[]]
+
+/** How many labels stand on one sheet. */
+export const labelsOn = (id: LabelSheetId): number => labelSheets[id].across * labelSheets[id].down
+
+/** The day a step was last signed; undefined while it is not. */
+const dayOf = (entries: readonly JobRecord[], step: string): string | undefined =>
+  ofKind(entries, 'step')
+    .findLast(({ body }) => body.stepId === step && body.skipped === undefined)
+    ?.at.slice(0, 10)
+
+/** The labels of a job, from its design and from what was recorded of it. A day that nobody recorded is left to be written by hand. */
+export function labelsOf(
+  solution: Solution,
+  entries: readonly JobRecord[],
+  show: Show,
+): readonly Label[] {
+  const { practice, document } = solution
+  const { shutOffs } = document.handover
+  return [
+    ...ofHeating(solution, entries, show),
+    ...ofHotWater(solution, show),
+    ...ofReliefs(solution, show),
+    ...ofGas(solution, show),
+    ...shutOffsAsked(document).map((one) => ({
+      id: `shut-${one}`,
+      title: shutTitles[one],
+      lines: [shutOffs[one].trim() || 'where: ________________'],
+    })),
+  ].map(({ id, title, lines }) => ({
+    id,
+    title: inWords(title, practice.words),
+    lines: lines.map((text) => inWords(text, practice.words)),
+  }))
+}
+
+const shutTitles = {
+  gas: 'Gas shuts here',
+  water: 'Water shuts here',
+  power: 'Electricity shuts here',
+}
+const written = (day: string | undefined) => `Set on ${day ?? '____________'}`
+
+function ofHeating(
+  { vessel }: Solution,
+  entries: readonly JobRecord[],
+  show: Show,
+): readonly Label[] {
+  const v = answerOf(vessel)
+  if (!v) return []
+  return [
+    {
+      id: 'vessel',
+      title: '{vessel}, heating',
+      lines: [
+        `Charge ${show(v.need.chargeGauge_Pa, 'water-pressure')}, water side empty`,
+        written(dayOf(entries, 'heating.vessel-charge')),
+      ],
+    },
+    {
+      id: 'fill',
+      title: 'Heating, at the gauge',
+      lines: [
+        `Cold ${show(v.fillGauge_Pa, 'water-pressure')}`,
+        v.forecast.outcome === 'settles'
+          ? `Hot, up to ${show(v.forecast.hotGauge_Pa + v.vesselHead_Pa, 'water-pressure')}`
+          : 'Hot: not worked out',
+      ],
+    },
+  ]
+}
+
+function ofHotWater({ safety }: Solution, show: Show): readonly Label[] {
+  const a = answerOf(safety)
+  if (!a?.vesselWanted) return []
+  return [
+    {
+      id: 'potable-vessel',
+      title: '{vessel}, hot water',
+      lines: [
+        `Charge ${show(a.chargeGauge_Pa, 'water-pressure')}, water side empty`,
+        written(undefined),
+      ],
+    },
+  ]
+}
+
+const ofReliefs = ({ relief, document }: Solution, show: Show): readonly Label[] =>
+  (answerOf(relief)?.valves ?? []).map(({ valve, setGauge_Pa, openTemp_K }) => ({
+    id: `relief-${valve.id}`,
+    title: valve.name,
+    lines: [
+      `Set ${show(setGauge_Pa, 'water-pressure')}${openTemp_K === undefined ? '' : `, ${show(openTemp_K, 'temperature')}`}`,
+      `Year ${document.parts.find(({ name }) => name === valve.name)?.madeYear ?? '________'}`,
+      'Never plug it',
+    ],
+  }))
+
+function ofGas({ gas, document }: Solution, show: Show): readonly Label[] {
+  const a = answerOf(gas)
+  if (!a) return []
+  const read = document.survey.gasWorkingGauge_Pa
+  return [
+    {
+      id: 'gas-working',
+      title: 'Gas, working pressure',
+      lines: [
+        `At the meter ${read ? `${show(read.value, 'gas-pressure')} read` : '________ not read'}`,
+        `Farthest appliance ${show(a.index.inletGauge_Pa ?? a.index.farGauge_Pa, 'gas-pressure')} computed`,
+      ],
+    },
+  ]
+}
+
+/** What a label's code holds: plain words, no address and no person. */
+export const labelCode = (
+  label: Label,
+  job: { readonly number: string; readonly day: string },
+): string => [`Job ${job.number}`, label.title, ...label.lines, `printed ${job.day}`].join('; ')
