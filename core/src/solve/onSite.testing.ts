@@ -28,6 +28,9 @@ export class Site {
   readonly records: JobRecord[] = []
   samples: Record<string, Sample[]> = {}
   private solved: Solution | undefined
+  private judged:
+    | { readonly of: object; readonly count: number; readonly judgement: Judgement }
+    | undefined
   constructor(readonly document: JobDocument) {}
 
   add(body: RecordBody, more: Partial<JobRecord> = {}): string {
@@ -40,8 +43,16 @@ export class Site {
     this.solved ??= solve(this.document)
     return this.solved
   }
+  /** As it stands: judged again only when something was recorded since. */
   judge(): Judgement {
-    return judge(this.solution(), { entries: this.records, samples: this.samples })
+    const { records, samples } = this
+    if (this.judged?.of !== samples || this.judged.count !== records.length)
+      this.judged = {
+        of: samples,
+        count: records.length,
+        judgement: judge(this.solution(), { entries: [...records], samples }),
+      }
+    return this.judged.judgement
   }
   take(signing: Signing): void {
     if (!signing.ok) throw new Error(signing.says)
