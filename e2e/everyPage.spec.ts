@@ -5,6 +5,7 @@ import { expect, test } from '@playwright/test'
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
 const everySheet = [
   '/gauges',
+  '/backups',
   '/',
   '/kit',
   ...[

@@ -99,7 +99,9 @@ test.describe('on a phone', () => {
     await main(page).getByRole('button', { name: 'Sign this step' }).click()
     await page.context().unroute('**/api/**')
     await expect
-      .poll(async () => (await page.request.get('/api/people').catch(() => undefined))?.status())
+      .poll(async () => (await page.request.get('/api/people').catch(() => undefined))?.status(), {
+        timeout: 30_000,
+      })
       .toBe(200)
     await page.reload()
     await doSteps(page, { readings })

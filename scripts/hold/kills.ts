@@ -79,8 +79,8 @@ class Killing {
       await this.check()
     }
     const { records, photos, letters, samples } = this.known
-    // A trial in which nothing was signed says nothing of signing.
-    if (letters.size === 0) this.fault('nothing was ever signed')
+    // A long trial in which nothing was signed says nothing of signing.
+    if (times >= 20 && letters.size === 0) this.fault('nothing was ever signed')
     const read = [...samples.values()].reduce((sum, one) => sum + one.size, 0)
     return {
       tried: `${times} kills; acknowledged ${records.size} records, ${photos.size} photographs, ${read} samples, ${letters.size} signatures, ${this.known.saveNumber} saves`,

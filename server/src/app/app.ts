@@ -7,6 +7,8 @@ import Fastify from 'fastify'
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
 import { serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod'
 import { z } from 'zod'
+import { backupRoutes } from '../backup/backupRoutes'
+import { keepDaily } from '../backup/keeper'
 import { checkDatabase } from '../db/checkDatabase'
 import { Database } from '../db/database'
 import { lockFolder, makeFolder } from '../db/folderLock'
@@ -129,7 +131,9 @@ async function openParts(
   const gauges = addresses.map((address) => new GaugeLink(address))
   const buffer = new SampleBuffer((arriving) => jobs.addSamples(arriving))
   const recorder = new TestRecorder(jobs, gauges, buffer, clock, complain)
+  const endDaily = keepDaily({ dataFolder, now: () => clock.now(), make: tasks.backup, complain })
   const close = async () => {
+    endDaily()
     recorder.close()
     for (const gauge of gauges) gauge.close()
     await buffer.flush()
@@ -190,6 +194,7 @@ async function registerRoutes(
   await api.register(instrumentRoutes, parts)
   await api.register(liveRoutes, { hub, jobs, mostStreams: limits.streams })
   await api.register(packRoutes, { jobs, tasks, clock })
+  await api.register(backupRoutes, { dataFolder, people, tasks, clock })
 }
 
 const peopleRoutes: FastifyPluginAsyncZod<{ people: PeopleStore }> = async (app, { people }) => {

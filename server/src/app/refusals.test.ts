@@ -194,6 +194,12 @@ const ways: readonly (readonly [RefusalCode, string, RegExp, () => Promise<Answe
     () => send('GET', `/evidence/${'1'.repeat(64)}`),
   ],
   [
+    'no-such-backup',
+    'a backup that was forgotten since',
+    /any more/,
+    () => send('GET', '/backups/hestian-2026-01-01T00-00-00Z.zip'),
+  ],
+  [
     'too-large',
     'a draft of many megabytes',
     /large/,

@@ -65,6 +65,7 @@ type Way = readonly [
   }>,
 ]
 const ways: readonly Way[] = [
+  ['POST /api/backups', async () => ({ url: '/backups', body: act() })],
   [
     'POST /api/jobs',
     async () => ({

@@ -29,7 +29,7 @@ export async function backup(dataFolder: string, file: string, madeAt: string): 
     await rename(part, file)
     return manifest
   } finally {
-    await rm(copy, { force: true })
+    for (const more of ['', '-wal', '-shm']) await rm(`${copy}${more}`, { force: true })
     await rm(part, { force: true })
   }
 }

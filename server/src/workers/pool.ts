@@ -16,6 +16,7 @@ export const patience_ms: Readonly<Record<TaskName, number>> = {
   inspection: 90_000,
   labels: 90_000,
   visits: 30_000,
+  backup: 1_800_000,
   record: 90_000,
   unsafe: 90_000,
   test: 90_000,
@@ -47,11 +48,11 @@ export function startPool(
   patience = patience_ms,
   complain: (error: unknown) => void = console.error,
 ): WorkerPool {
-  const open = (most: number): Threads => {
+  const open = (most: number, least = 1): Threads => {
     const threads = new Piscina({
       filename: workerFile,
       workerData: { dataFolder },
-      minThreads: 1,
+      minThreads: least,
       maxThreads: most,
       idleTimeout: 60_000,
       resourceLimits: { maxOldGenerationSizeMb: 1024 },
@@ -61,6 +62,8 @@ export function startPool(
     return { threads, inTurn: turnstile(most) }
   }
   const atButton = open(1)
+  // Minutes for a large firm: nobody's paper waits behind it.
+  const keeping = open(1, 0)
   const printing = open(Math.max(1, availableParallelism() - 1))
   const run =
     ({ threads, inTurn }: Threads, task: TaskName) =>
@@ -76,13 +79,14 @@ export function startPool(
       inspection: run(printing, 'inspection'),
       labels: run(printing, 'labels'),
       visits: run(printing, 'visits'),
+      backup: run(keeping, 'backup'),
       record: run(printing, 'record'),
       unsafe: run(printing, 'unsafe'),
       test: run(printing, 'test'),
       handTest: run(printing, 'handTest'),
     },
     close: async () => {
-      await Promise.all([atButton.threads.destroy(), printing.threads.destroy()])
+      await Promise.all([atButton, printing, keeping].map(({ threads }) => threads.destroy()))
     },
   }
 }

@@ -1,6 +1,7 @@
-import type { JobState, Judgement, PaperId, Summary } from '@hestian/core'
+import type { JobState, Judgement, KeptBackup, PaperId, Summary } from '@hestian/core'
 import { JobState as JobStateSchema, summaryOf } from '@hestian/core'
 import { Refusal } from '../app/refusal'
+import { makeTriedBackup } from '../backup/keeper'
 import type { DatabaseReader } from '../db/database'
 import { EvidenceFiles } from '../evidence/evidenceFiles'
 import type { Looked } from '../evidence/lookAtFile'
@@ -38,6 +39,8 @@ export interface Tasks {
   readonly handover: (
     printing: Printing & { readonly papers: readonly PaperId[] },
   ) => Promise<Uint8Array>
+  /** Made and tried. */
+  readonly backup: (asked: { readonly askedAs: string; readonly at: string }) => Promise<KeptBackup>
   /** As an iCalendar text. */
   readonly visits: (printing: Printing) => Promise<string>
   readonly labels: (printing: Printing & LabelsAsked) => Promise<Uint8Array>
@@ -61,6 +64,7 @@ export function makeTasks(db: DatabaseReader, dataFolder: string): Tasks {
       return { state: { document, saveNumber, frozen }, judgement: judged(state).judgement }
     },
     handover: (printing) => printHandover({ db, jobs, files }, printing),
+    backup: (asked) => makeTriedBackup(dataFolder, asked),
     visits: async ({ jobId, printedAt }) => {
       const state = await jobs.state(jobId)
       return visitsCalendar(state, judged(state).judgement, printedAt)

@@ -1,14 +1,11 @@
 import type { Instrument } from '@hestian/core'
 import { calibrationOn } from '@hestian/core'
 import { useState } from 'react'
-import { Link } from 'react-router'
-import styled from 'styled-components'
 import { useInstruments } from '../api/queries'
 import { Button } from '../ui/Button'
 import { DoneHead, DoneRow } from '../ui/DoneRow'
-import { Logo, Mark } from '../ui/icons'
-import { ThemeSwitch } from '../ui/ThemeSwitch'
-import { phone } from '../ui/phone'
+import { FirmHead, FirmPage } from '../ui/FirmPage'
+import { Mark } from '../ui/icons'
 import { InstrumentForm } from './InstrumentForm'
 import { instrumentSays } from './instrumentSays'
 
@@ -23,45 +20,35 @@ export function InstrumentsPage() {
     ({ calibratedUntil }) => calibrationOn(calibratedUntil, today) === 'expired',
   )
   return (
-    <Page>
-      <Top>
-        <Link to="/" aria-label="Hestian, all jobs">
-          <Logo size={30} />
-          <b>Hestian</b>
-        </Link>
-        <i />
-        <ThemeSwitch />
-      </Top>
-      <main>
-        <h1>{headOf({ isPending, isAway: error !== null && !data, used, expired })}</h1>
-        <p>
-          A test names the gauge that read it, with its number and until when its calibration held.
-          One that has run out is no hindrance: the certificate says so.
-        </p>
-        <Head>
-          Gauges<small>retired ones stay: certificates name them</small>
-        </Head>
-        <ul aria-label="Gauges">
-          {all.map((one) => (
-            <Row
-              key={one.id}
-              instrument={one}
-              today={today}
-              isOpen={open === one.id}
-              onOpen={() => setOpen(one.id)}
-              onDone={() => setOpen(undefined)}
-            />
-          ))}
-        </ul>
-        {open === 'new' ? (
-          <InstrumentForm onDone={() => setOpen(undefined)} />
-        ) : (
-          <Button look={data?.length === 0 ? 'go' : 'line'} onPress={() => setOpen('new')}>
-            Add a gauge
-          </Button>
-        )}
-      </main>
-    </Page>
+    <FirmPage>
+      <h1>{headOf({ isPending, isAway: error !== null && !data, used, expired })}</h1>
+      <p>
+        A test names the gauge that read it, with its number and until when its calibration held.
+        One that has run out is no hindrance: the certificate says so.
+      </p>
+      <FirmHead>
+        Gauges<small>retired ones stay: certificates name them</small>
+      </FirmHead>
+      <ul aria-label="Gauges">
+        {all.map((one) => (
+          <Row
+            key={one.id}
+            instrument={one}
+            today={today}
+            isOpen={open === one.id}
+            onOpen={() => setOpen(one.id)}
+            onDone={() => setOpen(undefined)}
+          />
+        ))}
+      </ul>
+      {open === 'new' ? (
+        <InstrumentForm onDone={() => setOpen(undefined)} />
+      ) : (
+        <Button look={data?.length === 0 ? 'go' : 'line'} onPress={() => setOpen('new')}>
+          Add a gauge
+        </Button>
+      )}
+    </FirmPage>
   )
 }
 
@@ -131,64 +118,3 @@ function Row({ instrument, today, isOpen, onOpen, onDone }: RowProps) {
     </DoneRow>
   )
 }
-
-const Page = styled.div`
-  min-height: 100vh;
-  main {
-    max-width: 900px;
-    padding: 28px 40px 60px;
-  }
-  h1 {
-    font: 450 var(--head-1)/1.15 var(--head);
-    margin-bottom: 8px;
-  }
-  h1 b {
-    font-weight: 700;
-  }
-  main > p {
-    max-width: 64ch;
-    color: var(--ink-2);
-    margin-bottom: 14px;
-  }
-  main > button,
-  main > form {
-    margin-top: 18px;
-  }
-  ${phone} {
-    main {
-      padding: 18px 16px 60px;
-    }
-  }
-`
-const Top = styled.header`
-  display: flex;
-  gap: 18px;
-  align-items: center;
-  padding: 8px 24px;
-  border-bottom: 0.8px solid var(--hair);
-  a {
-    display: flex;
-    gap: 10px;
-    align-items: center;
-    color: var(--ink);
-    text-decoration: none;
-    font: 700 var(--large)/30px var(--head);
-    min-height: 44px;
-  }
-  i {
-    flex: 1;
-  }
-`
-const Head = styled.h2`
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-  gap: 14px;
-  border-bottom: 1.5px solid var(--ink);
-  padding-bottom: 4px;
-  font: 650 var(--plain)/25px var(--head);
-  small {
-    font: 400 var(--note)/20px var(--text);
-    color: var(--ink-2);
-  }
-`

@@ -74,6 +74,7 @@ export function Board() {
         </Link>
         <i />
         <Link to="/gauges">Gauges</Link>
+        <Link to="/backups">Backups</Link>
         <WhoIsWorking />
         <ThemeSwitch />
       </Top>

@@ -8,6 +8,9 @@ const NewVersion = lazy(async () => ({ default: (await import('./NewVersion')).N
 const Instruments = lazy(async () => ({
   default: (await import('../instruments/InstrumentsPage')).InstrumentsPage,
 }))
+const Backups = lazy(async () => ({
+  default: (await import('../backups/BackupsPage')).BackupsPage,
+}))
 const Kit = lazy(async () => ({ default: (await import('../ui/Kit')).Kit }))
 
 export function App() {
@@ -22,6 +25,7 @@ export function App() {
         <Routes>
           <Route path="/" element={<Board />} />
           <Route path="/gauges" element={<Instruments />} />
+          <Route path="/backups" element={<Backups />} />
           <Route path="/kit" element={<Kit />} />
           <Route path="/jobs/:jobId" element={<Navigate to="site" replace />} />
           <Route path="/jobs/:jobId/:sheet" element={<JobShell />} />
