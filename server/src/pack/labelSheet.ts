@@ -26,6 +26,8 @@ export function labelSheet(
     ({ id }) => only.length === 0 || only.includes(id),
   )
   const job = { number: state.number, day: printedAt.slice(0, 10) }
+  // Five lines stand on the lowest of them.
+  const small = size.height < 30 ? 0.86 : 1
   const code = Math.min(size.height - 2 * edge, 26)
   const content = labels.map((label, i): Content => {
     const place = (from - 1 + i) % labelsOn(sheet)
@@ -36,9 +38,9 @@ export function labelSheet(
         {
           width: (size.width - 2 * edge - code - 2) * mm,
           stack: [
-            { text: label.title, bold: true, fontSize: 9.5 },
-            ...label.lines.map((text) => ({ text, fontSize: 8.5 })),
-            { text: `Job ${state.number}`, fontSize: 7 },
+            { text: label.title, bold: true, fontSize: 9.5 * small },
+            ...label.lines.map((text) => ({ text, fontSize: 8.5 * small })),
+            { text: `Job ${state.number}`, fontSize: 7 * small },
           ],
         },
         { qr: labelCode(label, job), fit: code * mm, eccLevel: 'L' },
