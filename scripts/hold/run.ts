@@ -1,4 +1,5 @@
 import { cpus, totalmem } from 'node:os'
+import { killedBackups } from './backups'
 import { fullDisk } from './disks'
 import { mutatedDocuments } from './documents'
 import { damagedDatabase, twoServers } from './folders'
@@ -23,6 +24,7 @@ const trials: Readonly<Record<string, Trial>> = {
   disk: fullDisk,
   damage: damagedDatabase(times(40)),
   kill: kills(times(200)),
+  backups: killedBackups(times(30)),
   requests: fuzzedRequests(times(20_000)),
   documents: mutatedDocuments(times(20_000)),
   gauges: manyGauges(20, times(60)),

@@ -1,3 +1,4 @@
+import { killedBackups } from '../hold/backups'
 import { mutatedDocuments } from '../hold/documents'
 import { damagedDatabase, twoServers } from '../hold/folders'
 import { manyGauges } from '../hold/gauges'
@@ -9,6 +10,7 @@ import type { Trial } from '../hold/trial'
 const seed = 20_261_127
 test.each<readonly [string, Trial]>([
   ['kill -9', kills(2)],
+  ['kill -9 while a backup is made', killedBackups(2)],
   ['damaged databases', damagedDatabase(2)],
   ['two servers', twoServers],
   ['fuzzed requests', fuzzedRequests(200)],

@@ -196,7 +196,8 @@ const stateOf = (
   return isChecked ? 'checked' : 'ready'
 }
 
-const answersOf = (solution: Solution): Partial<Answers> =>
+/** The answers of a solution, by sheet. */
+export const answersOf = (solution: Solution): Partial<Answers> =>
   Object.fromEntries(solvedSpecs.map(({ id }) => [id, answerOf<unknown>(solution[id])]))
 
 function solvedStanding(spec: AnySpec, solution: Solution, recorded: Recorded): Standing {

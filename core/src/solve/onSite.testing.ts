@@ -29,8 +29,7 @@ export class Site {
   samples: Record<string, Sample[]> = {}
   private solved: Solution | undefined
   private judged:
-    | { readonly of: object; readonly count: number; readonly judgement: Judgement }
-    | undefined
+    { readonly of: object; readonly count: number; readonly judgement: Judgement } | undefined
   constructor(readonly document: JobDocument) {}
 
   add(body: RecordBody, more: Partial<JobRecord> = {}): string {

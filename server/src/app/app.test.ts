@@ -400,6 +400,7 @@ describe('a commissioning job', () => {
       body: { says: expect.stringContaining('Nothing is signed') },
     })
     expect((await send('GET', `${url}/revisions/A`)).body.signed).toBe(true)
+    expect((await send('GET', `${url}/handover.pdf`)).status).toBe(200)
   })
   test('prints its sheet as a PDF with the job inside', async () => {
     await load('kestrel-weir')

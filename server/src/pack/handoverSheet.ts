@@ -1,5 +1,5 @@
 import type { PaperId, Show } from '@hestian/core'
-import { paperInks, papersOf, showIn } from '@hestian/core'
+import { changedSheets, paperInks, papersOf, sheetNames, showIn } from '@hestian/core'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { workings } from './closing'
 import { survey } from './found'
@@ -128,13 +128,15 @@ function cover(facts: HandoverFacts): Content[] {
 }
 
 /** What came after an earlier signature. */
-function changes({ state }: HandoverFacts): Content[] {
-  const signed = state.revisions.filter((one) => one.signed)
-  const before = signed.filter(({ letter }) => letter !== state.frozen)
-  if (before.length === 0) return []
+function changes({ state, before }: HandoverFacts): Content[] {
+  if (!before) return []
+  const changed = changedSheets(before.document, state.document).map((id) => sheetNames[id])
   return [
     {
-      text: `Signed before as revision ${before.map(({ letter }) => letter).join(', ')}: those papers hold no longer where they differ.`,
+      text:
+        changed.length === 0
+          ? `Nothing of the design was changed since revision ${before.letter}.`
+          : `Changed since revision ${before.letter}: ${changed.join(', ')}. The papers of that revision hold no longer where they differ.`,
       bold: true,
       margin: [0, 10, 0, 0],
     } as Content,

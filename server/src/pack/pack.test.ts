@@ -104,6 +104,22 @@ describe('the pack of a whole job', () => {
 })
 
 describe('what the papers say', () => {
+  test('after a signature the cover says what was changed since, by sheet', async () => {
+    const state = await stateOf(kestrel)
+    const facts = { state, ...judged(state), people: [lead], printedAt: '2026-11-25T09:00:00.000Z' }
+    const since = (document: JobState['document']) =>
+      JSON.stringify(handoverSheet({ ...facts, before: { letter: 'A', document } }))
+    expect(since(state.document)).toContain('Nothing of the design was changed since revision A.')
+    const { elevation_m } = state.document.survey
+    const higher = {
+      ...state.document.survey,
+      elevation_m: elevation_m && { ...elevation_m, value: 900 },
+    }
+    expect(since({ ...state.document, survey: higher })).toMatch(
+      /Changed since revision A: .*Heating vessel/,
+    )
+  })
+
   test('what was not said before leaving is printed as not said, and what was not done with its reason', async () => {
     const record = {
       ...act(),

@@ -1,4 +1,4 @@
-import type { Drawing, JobState, Judgement, Person, Solution } from '@hestian/core'
+import type { Drawing, JobDocument, JobState, Judgement, Person, Solution } from '@hestian/core'
 import { clockSaid, drawingSvg, paperInks, siteTime } from '@hestian/core'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 
@@ -8,6 +8,8 @@ export interface HandoverFacts {
   readonly judgement: Judgement
   readonly people: readonly Person[]
   readonly printedAt: string
+  /** The design as it was signed last before, where it was. */
+  readonly before?: { readonly letter: string; readonly document: JobDocument }
 }
 
 export const basisWords = {

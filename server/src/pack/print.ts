@@ -31,7 +31,11 @@ interface From {
 async function factsOf({ db, jobs }: From, { jobId, printedAt }: Printing): Promise<HandoverFacts> {
   const people = await listPeople(db)
   const state = await jobs.state(jobId)
-  return { state, ...judged(state), people, printedAt }
+  const letter = state.revisions.findLast(
+    (one) => one.signed && one.letter !== state.frozen,
+  )?.letter
+  const before = letter && (await jobs.revision(jobId, letter))
+  return { state, ...judged(state), people, printedAt, ...(before ? { before } : {}) }
 }
 
 /** A small job's record on one page, with the job's own file inside it. */

@@ -11,6 +11,7 @@ import { house, read } from '../house.testing'
 import { lead, Site } from '../onSite.testing'
 import { exchangeJob, sequenceJobs } from '../sequenceJobs.testing'
 import { skipStep } from '../signing'
+import { changedSheets } from './changed'
 import { deviationsOf } from './deviations'
 import type { HouseholderQuestion } from './householder'
 import { householderPage, householderQuestions } from './householder'
@@ -346,5 +347,18 @@ describe('labels', () => {
     expect(right).toBeLessThanOrEqual(wide)
     expect(foot).toBeLessThanOrEqual(high)
     expect(labelsOn(id)).toBe(sheet.across * sheet.down)
+  })
+})
+
+describe('what was changed since', () => {
+  test('names the sheets that rest on something else, and none where nothing of the design moved', () => {
+    const job = told()
+    expect(changedSheets(job, structuredClone(job))).toEqual([])
+    const renamed = { ...job, handover: { ...job.handover, nextVisit: '2028-01-01' } }
+    expect(changedSheets(job, renamed)).toEqual([])
+    const heating = job.heating && { ...job.heating, reliefSetGauge_Pa: read(2.5e5) }
+    const changed = changedSheets(job, { ...job, heating })
+    expect(changed).toContain('vessel')
+    expect(changed).not.toContain('gas')
   })
 })
