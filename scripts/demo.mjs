@@ -19,6 +19,7 @@ const gaugePort = Number(process.env.GAUGE_PORT ?? port + 1)
 const sitePort = Number(process.env.SITE_PORT ?? gaugePort + 1)
 /** A water logger, a manometer at a burner, an analyser. */
 const sitePorts = [sitePort, sitePort + 1, sitePort + 2]
+const officePort = Number(process.env.OFFICE_PORT ?? sitePort + 3)
 if (!(port > 0 && port < 65535))
   stop(`PORT is ${process.env.PORT}; it must be a whole number from 1 to 65534.`)
 
@@ -32,6 +33,7 @@ for (const [what, name, wanted, at] of [
   ['the address', 'PORT', port, host],
   ['the simulated manometer', 'GAUGE_PORT', gaugePort, '127.0.0.1'],
   ...sitePorts.map((one) => ['the simulated site', 'SITE_PORT', one, '127.0.0.1']),
+  ['the simulated registration office', 'OFFICE_PORT', officePort, '127.0.0.1'],
 ])
   if (!(await free(wanted, at)))
     stop(
@@ -67,6 +69,12 @@ start(
   { lasting: true, quiet: true },
 )
 start(
+  'simulated registration office',
+  [...tsx, 'stand-ins/office/main.ts'],
+  { OFFICE_PORT: String(officePort) },
+  { lasting: true, quiet: true },
+)
+start(
   'server',
   // Its port as a word of the command line tells it from the server of another demo.
   ['--enable-source-maps', 'server/dist/server.mjs', `port=${port}`],
@@ -74,6 +82,7 @@ start(
     PORT: String(port),
     HOST: host,
     HESTIAN_DATA: data,
+    HESTIAN_OFFICE: `http://127.0.0.1:${officePort}`,
     HESTIAN_GAUGE: [gaugePort, ...sitePorts].map((one) => `127.0.0.1:${one}`).join(),
   },
   { lasting: true, quiet: true },

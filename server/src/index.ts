@@ -23,6 +23,7 @@ try {
     dataFolder,
     log: process.stdout,
     gauges,
+    ...(process.env.HESTIAN_OFFICE ? { office: process.env.HESTIAN_OFFICE } : {}),
     hosts: [...listed('HESTIAN_HOSTS'), host],
     proxies: listed('HESTIAN_PROXIES'),
     webFolder: resolve(import.meta.dirname, '../../web/dist'),

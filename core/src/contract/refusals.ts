@@ -50,6 +50,7 @@ export const refusals = {
       'The file is not a photograph or paper that is kept here, or carries what it should not.',
   },
   'no-such-evidence': { status: 404, means: 'No file of this hash is kept here.' },
+  'no-office': { status: 409, means: 'No registration office is set up on this server.' },
   'no-such-backup': { status: 404, means: 'No backup of that name is kept.' },
   'too-large': { status: 413, means: 'The request is larger than is accepted.' },
   'disk-full': {

@@ -379,6 +379,17 @@ export const recordKinds = [
     ({ name, revision }) => `Revision ${revision} received by ${name}`,
   ),
   kindOf(
+    'notified',
+    {
+      revision: z.string().min(1).max(4),
+      office: short,
+      outcome: z.enum(['accepted', 'refused', 'unanswered']),
+      number: z.string().max(60).optional(),
+      reasons: z.array(z.string().max(400)).max(20).optional(),
+    },
+    ({ revision, outcome }) => `Revision ${revision} notified: ${outcome}`,
+  ),
+  kindOf(
     'sheet-checked',
     {
       sheet: z.string().max(20),

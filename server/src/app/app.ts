@@ -29,6 +29,7 @@ import { liveRoutes } from '../live/liveRoutes'
 import { packRoutes } from '../pack/packRoutes'
 import { readPeopleFile } from '../people/peopleFile'
 import { PeopleStore } from '../people/peopleStore'
+import { officeRoutes } from '../office/officeRoutes'
 import { InstrumentStore } from '../instruments/instrumentStore'
 import { instrumentRoutes } from '../instruments/instrumentRoutes'
 import { TestRecorder } from '../bench/recorder'
@@ -49,6 +50,8 @@ export interface AppOptions {
   /** Built web interface; without it only the API is served. */
   readonly webFolder?: string
   readonly clock?: Clock
+  /** Address of a registration office; without it none is told. */
+  readonly office?: string
   /** Where warnings and failures are written, a line of JSON each; nowhere without it. */
   readonly log?: { readonly write: (line: string) => void }
   /** Names it may be asked under, beside localhost and addresses in figures. */
@@ -194,6 +197,7 @@ async function registerRoutes(
   await api.register(instrumentRoutes, parts)
   await api.register(liveRoutes, { hub, jobs, mostStreams: limits.streams })
   await api.register(packRoutes, { jobs, tasks, clock })
+  await api.register(officeRoutes, { jobs, people, tasks, clock, office: options.office })
   await api.register(backupRoutes, { dataFolder, people, tasks, clock })
 }
 

@@ -194,6 +194,12 @@ const ways: readonly (readonly [RefusalCode, string, RegExp, () => Promise<Answe
     () => send('GET', `/evidence/${'1'.repeat(64)}`),
   ],
   [
+    'no-office',
+    'a notice where no office is set up',
+    /set up/,
+    () => send('POST', '/jobs/job-one/notices', act()),
+  ],
+  [
     'no-such-backup',
     'a backup that was forgotten since',
     /any more/,

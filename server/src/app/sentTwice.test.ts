@@ -251,6 +251,8 @@ test.each(ways)('%s', async (route, ready) => {
 
 /** Routes whose second sending is shown elsewhere, or that change nothing that is stored. */
 const elsewhere = [
+  // server/src/office/office.test.ts
+  'POST /api/jobs/{jobId}/notices',
   'POST /api/import',
   'POST /api/jobs/{jobId}/signatures',
   'POST /api/jobs/{jobId}/unfreeze',

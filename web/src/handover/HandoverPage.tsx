@@ -24,6 +24,7 @@ import { phone } from '../ui/phone'
 import { ForTheHousehold } from './ForTheHousehold'
 import { Labels } from './Labels'
 import { Leaving } from './Leaving'
+import { NoticeToOffice } from './NoticeToOffice'
 import { Papers } from './Papers'
 import { Received } from './Received'
 
@@ -83,6 +84,7 @@ export function HandoverPage() {
       )}
       {frozen ? <Frozen letter={frozen} /> : missing.length === 0 ? <Sign /> : null}
       {frozen && <Received letter={frozen} />}
+      {frozen && <NoticeToOffice letter={frozen} />}
       <Snags />
       <Revisions />
     </Page>

@@ -107,7 +107,22 @@ function left({ judgement }: HandoverFacts, witness: Witness): Content[] {
   ]
 }
 
-function forms({ solution }: HandoverFacts): Content[] {
+/** What a registration office answered to this revision. */
+const told = ({ records, frozen }: HandoverFacts['state']): Content[] =>
+  ofKind(records, 'notified')
+    .filter(({ body }) => body.revision === frozen)
+    .slice(-1)
+    .map(({ at, body }) => ({
+      text: [
+        bold(`Notice to ${body.office}, ${at.slice(0, 10)}: `),
+        body.outcome === 'accepted'
+          ? `taken, number ${body.number ?? ''}`
+          : `${body.outcome}${body.reasons ? `: ${body.reasons.join(' ')}` : ''}`,
+      ],
+      margin: [0, 3, 0, 0],
+    }))
+
+function forms({ solution, state }: HandoverFacts): Content[] {
   const asked = solution.practice.handover.forms
   return [
     section('Forms of others'),
@@ -116,6 +131,7 @@ function forms({ solution }: HandoverFacts): Content[] {
         stack: [{ text: name }, { text: source.says, fontSize: 9, color: paperInks['ink-3'] }],
       })),
     },
+    ...told(state),
     {
       text: 'They are filled and sent by whoever may sign them. This paper carries what they ask and takes the place of none.',
       margin: [0, 3, 0, 0],
