@@ -159,6 +159,7 @@ describe('the householder’s page', () => {
       heating: job.heating && { ...job.heating, system: 'open-vented' as const },
     }
     expect(says(new Site(vented), 'top-up').text).toMatch(/the tank above fills it/)
+    expect(says(new Site(vented), 'normal').text).toMatch(/no gauge to watch/)
     expect(says(new Site({ ...job, heating: null }), 'top-up').text).toMatch(
       /nothing here to top up/,
     )

@@ -97,6 +97,8 @@ function normal({ document, practice, vessel }: Solution, show: Show): Answered 
   const v = answerOf(vessel)
   const gauge = (): Answered => {
     if (!document.heating) return { says: [] }
+    if (document.heating.system === 'open-vented')
+      return { says: ['There is no gauge to watch: the tank above keeps it full.'] }
     if (!v || v.forecast.outcome !== 'settles')
       return {
         says: ['What the gauge should read is not worked out yet: ask before you top up.'],
