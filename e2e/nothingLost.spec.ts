@@ -97,7 +97,7 @@ test('two tabs of one job share one draft: closed without a server, nothing of e
 test('what something else answers is said by name, put aside, tried again, and dropped only on purpose', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   await newJob(page, 'Proxy House')
   await workAs(page, 'Isla Penhallick')
   await page.route('**/records', (route) => route.fulfill({ status: 401, body: 'sign in' }))

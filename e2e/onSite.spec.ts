@@ -31,7 +31,7 @@ const kill = (page: Page) =>
 test('a rowing club with heating and a cylinder is filled, started and handed back, nothing left off', async ({
   page,
 }) => {
-  test.setTimeout(420_000)
+  test.setTimeout(840_000)
   await page.goto('/')
   await coldCopy(page, 'kestrel-weir', 'kestrel-cold')
   await page.goto('/jobs/kestrel-cold/steps')
@@ -66,7 +66,7 @@ test.describe('on a phone', () => {
   test('a weeping relief is exchanged while the server dies twice: nothing is lost, nothing is there twice', async ({
     page,
   }) => {
-    test.setTimeout(240_000)
+    test.setTimeout(480_000)
     await page.goto('/')
     await coldCopy(page, 'thornfield-scout-hut', 'thornfield-cold')
     await page.goto('/jobs/thornfield-cold/steps')
@@ -129,7 +129,7 @@ const signed = (records: readonly StoredRecord[]): readonly string[] =>
 test('a part of a building is drained and restored; a valve that was forgotten keeps the visit open', async ({
   page,
 }) => {
-  test.setTimeout(180_000)
+  test.setTimeout(360_000)
   await page.goto('/')
   await workAs(page, 'Maren Oduya')
   await page.getByRole('button', { name: 'New job' }).click()

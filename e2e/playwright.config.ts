@@ -10,7 +10,7 @@ export default defineConfig({
   testDir: '.',
   fullyParallel: false,
   workers: 1,
-  timeout: 120_000,
+  timeout: 240_000,
   retries: 1,
   reporter: [['list'], ['json', { outputFile: results }]],
   outputDir: `../test-results/journeys-${port}`,

@@ -123,7 +123,7 @@ test('a rung is moved by pointer and by key, and everything follows; a fault is 
 test('a store is protected from nothing, on a phone, with wrong figures on the way', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   await page.setViewportSize({ width: 390, height: 844 })
   await newJob(page, 'Sorrel Mill')
   await goTo(page, 'plates')

@@ -30,8 +30,13 @@ export const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\
 
 /** Picks from a drop-down by its label. */
 export async function choose(page: Page, label: string, option: string): Promise<void> {
-  await page.getByRole('button', { name: new RegExp(`${escaped(label)}$`) }).click()
-  await page.getByRole('option', { name: option, exact: true }).click()
+  const opens = page.getByRole('button', { name: new RegExp(`${escaped(label)}$`) })
+  const wanted = page.getByRole('option', { name: option, exact: true })
+  // What was just chosen may be drawn anew while the list opens, and shuts it: one presses again, as a person does.
+  await expect(async () => {
+    if (!(await wanted.isVisible())) await opens.click({ timeout: 4000 })
+    await wanted.click({ timeout: 4000 })
+  }).toPass({ timeout: 40_000 })
 }
 
 export const saved = (page: Page): Promise<void> =>

@@ -77,7 +77,7 @@ async function answer(page: Page, title: string, text: string): Promise<void> {
 test('a new job is walked on a phone while the server is stopped, and arrives whole and once when it is back', async ({
   browser,
 }) => {
-  test.setTimeout(180_000)
+  test.setTimeout(360_000)
   const server = await OwnServer.begin()
   const context = await browser.newContext({
     viewport: { width: 390, height: 844 },

@@ -22,7 +22,7 @@ const onPhone = process.env.E2E_PHONE === '1'
 if (onPhone) test.use({ viewport: { width: 390, height: 844 } })
 
 test('from a blank job to a signed handover sheet, in one sitting', async ({ page }) => {
-  test.setTimeout(240_000)
+  test.setTimeout(480_000)
   await page.goto('/')
   await workAs(page, 'Maren Oduya')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('jobs')

@@ -7,7 +7,7 @@ test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 } })
 
   test('a weeping relief is exchanged: a dozen answers, the list, one page', async ({ page }) => {
-    test.setTimeout(120_000)
+    test.setTimeout(240_000)
     await page.goto('/')
     await workAs(page, 'Maren Oduya')
     await page.getByRole('button', { name: 'New job' }).click()

@@ -21,7 +21,7 @@ function causes(report: Result): string {
     : saved.map(({ title, ms }) => `${title} ${ms} ms`).join('; ')
 }
 
-const port = 4495
+const port = 4499
 
 async function audit(url: string): Promise<Result> {
   const browser = await chromium.launch({
