@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
 import type { JobDocument, JobRecord, RecordBody } from '@hestian/core'
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react'
 import { house } from '../../../core/src/solve/house.testing'
 import { exchangeJob } from '../../../core/src/solve/sequenceJobs.testing'
@@ -38,9 +39,13 @@ const page = (
   } = {},
 ) =>
   render(
-    <JobStand job={job} {...more}>
-      <HandoverPage />
-    </JobStand>,
+    <QueryClientProvider
+      client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}
+    >
+      <JobStand job={job} {...more}>
+        <HandoverPage />
+      </JobStand>
+    </QueryClientProvider>,
   )
 const row = (item: string): HTMLElement => {
   const found = document.querySelector<HTMLElement>(`[data-place="leaving.${item}"]`)
@@ -142,6 +147,19 @@ test('what is signed is received by name; before that nothing is', () => {
   })
   fireEvent.click(give)
   expect(screen.getByText('Iris Fenwick')).toBeTruthy()
+})
+
+test('what a registration office answered to what is signed is read back, and a refusal can be sent again', () => {
+  const told = { kind: 'notified', revision: 'A', office: 'office.test' } as const
+  const refused = { ...told, outcome: 'refused' as const, reasons: ['Make is missing.'] }
+  page(house(), { frozen: true, entries: [kept(refused)] })
+  expect(screen.getByText('Refused: Make is missing.')).toBeTruthy()
+  expect(screen.getByRole('button', { name: 'Send it again' })).toBeTruthy()
+  cleanup()
+  const taken = { ...told, outcome: 'accepted' as const, number: 'N-000007' }
+  page(house(), { frozen: true, entries: [kept(refused), kept(taken, 'record-2')] })
+  expect(screen.getByText('Taken, number N-000007.')).toBeTruthy()
+  expect(screen.queryByRole('button', { name: /Send/ })).toBeNull()
 })
 
 test('who received an earlier revision did not receive this one', () => {
