@@ -86,6 +86,14 @@ describe('before one leaves', () => {
       'Whom the householder calls is not said',
     ])
     expect(householderLacks(told())).toEqual([])
+    const { call } = told().handover
+    for (const half of [{ name: '' }, { phone: ' ' }])
+      expect(
+        householderLacks({
+          ...told(),
+          handover: { ...told().handover, call: { ...call, ...half } },
+        }),
+      ).toEqual(['Whom the householder calls is not said'])
     const [, ...electric] = householderLacks({
       ...house(),
       appliances: [],
