@@ -1,5 +1,13 @@
 import type { LabelSheetId } from '@hestian/core'
-import { labelCode, labelsOf, labelsOn, labelSheets, paperInks, showIn } from '@hestian/core'
+import {
+  labelCode,
+  labelsOf,
+  labelsOn,
+  labelSheets,
+  paperInks,
+  showIn,
+  siteTime,
+} from '@hestian/core'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import type { HandoverFacts } from './paper'
 
@@ -25,7 +33,7 @@ export function labelSheet(
   const labels = labelsOf(solution, state.records, show).filter(
     ({ id }) => only.length === 0 || only.includes(id),
   )
-  const job = { number: state.number, day: printedAt.slice(0, 10) }
+  const job = { number: state.number, day: siteTime(printedAt, state.document).slice(0, 10) }
   // Five lines stand on the lowest of them.
   const small = size.height < 30 ? 0.86 : 1
   const code = Math.min(size.height - 2 * edge, 26)

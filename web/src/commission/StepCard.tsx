@@ -160,10 +160,12 @@ export function StepCard({ judged, sequence, onSigned }: StepCardProps) {
           opens="Pass this step over"
           asks="Why it is passed over"
           does="Pass it over"
-          onDo={(because) =>
-            perform({ do: 'skip', stepId: step.id, because }, `Passed over: ${step.short}`) &&
-            onSigned()
-          }
+          onDo={(because) => {
+            const act = { do: 'skip', stepId: step.id, because } as const
+            const isDone = perform(act, `Passed over: ${step.short}`)
+            if (isDone) onSigned()
+            return isDone
+          }}
         />
       )}
     </>

@@ -135,6 +135,15 @@ test('a paper that the server cannot make says so, and can be tried again', asyn
   expect(away).toHaveBeenCalledTimes(2)
 })
 
+test('what was typed for it outlives a reload until it is given', () => {
+  page(house(), { frozen: true })
+  const field = () => screen.getByRole('textbox', { name: /Name of whoever receives/ })
+  fireEvent.change(field(), { target: { value: 'Iris Fen' } })
+  cleanup()
+  page(house(), { frozen: true })
+  expect(field()).toHaveProperty('value', 'Iris Fen')
+})
+
 test('what is signed is received by name; before that nothing is', () => {
   page()
   expect(screen.queryByText('Received')).toBeNull()

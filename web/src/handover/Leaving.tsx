@@ -2,6 +2,7 @@ import type { Evidence, JudgedLeaving } from '@hestian/core'
 import { useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
 import { useJob } from '../job/JobContext'
+import { useKept } from '../job/useKept'
 import { useKeptText } from '../job/useKeptText'
 import { WithReason } from '../job/WithReason'
 import { Prose, SectionHead } from '../ui/Answer'
@@ -83,6 +84,8 @@ function Row({ item, isOpen, onOpen, onDone }: RowProps) {
   )
 }
 
+const none: readonly Evidence[] = []
+
 function Answering({
   item,
   onDone,
@@ -92,7 +95,7 @@ function Answering({
 }) {
   const { record } = useJob()
   const [text, setText] = useKeptText(`leaving:${item.id}`)
-  const [photos, setPhotos] = useState<readonly Evidence[]>([])
+  const [photos, setPhotos] = useKept<readonly Evidence[]>(`leaving-photos:${item.id}`, none)
   const wantsPhotos = item.id === 'photographed'
   const waits = item.write !== undefined && text.trim().length < 2
   const say = (answer: 'done' | 'not-done', says: string) => {
@@ -103,9 +106,11 @@ function Answering({
       says,
       ...(photos.length > 0 ? { photos: [...photos] } : {}),
     })
-    if (made === undefined) return
+    if (made === undefined) return false
     setText('')
+    setPhotos(none)
     onDone()
+    return true
   }
   return (
     <>

@@ -4,6 +4,7 @@ import { Input, Label, TextField } from 'react-aria-components'
 import SignaturePad from 'signature_pad'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
+import { useKeptText } from '../job/useKeptText'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { pathOf } from './drawnPath'
@@ -14,18 +15,20 @@ const field = { width: 300, height: 100 }
 /** Who received what was signed: a typed name, and drawn lines where they like to. */
 export function Received({ letter }: { readonly letter: string }) {
   const { state, record, nameOf, dates } = useJob()
-  const [name, setName] = useState('')
+  const [name, setName] = useKeptText(`received:${letter}`)
   const [drawn, setDrawn] = useState('')
   const done = ofKind(state.records, 'received').filter(({ body }) => body.revision === letter)
   const isNamed = name.trim().length >= 2
   const give = () => {
     if (!isNamed) return
-    record({
+    const made = record({
       kind: 'received',
       revision: letter,
       name: name.trim(),
       ...(drawn === '' ? {} : { drawn }),
     })
+    // Nobody has said who is working: what was typed and drawn stays until somebody has.
+    if (made === undefined) return
     setName('')
     setDrawn('')
   }

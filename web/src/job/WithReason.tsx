@@ -11,7 +11,8 @@ interface WithReasonProps {
   readonly opens: string
   readonly asks: string
   readonly does: string
-  readonly onDo: (because: string) => void
+  /** Gives false where it was not done: the reason stays. */
+  readonly onDo: (because: string) => boolean
 }
 
 /** Something that is only done with a reason: folded away until it is wanted. */
@@ -31,8 +32,7 @@ export function WithReason({ of, opens, asks, does, onDo }: WithReasonProps) {
         event.preventDefault()
         event.stopPropagation()
         if (!isTold) return
-        onDo(because)
-        setBecause('')
+        if (onDo(because)) setBecause('')
       }}
     >
       <Reason value={because} onChange={setBecause} maxLength={200} autoFocus>

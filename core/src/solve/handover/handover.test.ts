@@ -330,6 +330,15 @@ describe('labels', () => {
     expect(of(site, 'shut-water')?.lines).toEqual(['Under the sink'])
     expect(of(new Site(house()), 'shut-water')?.lines[0]).toMatch(/^Where: _+$/)
   })
+  test('the day is that of the site, not of the server', () => {
+    const site = new Site({
+      ...told(house('australia-new-zealand')),
+      site: { ...house().site, timeZone: 'Australia/Adelaide' },
+    })
+    const body = { kind: 'step', stepId: 'heating.vessel-charge', guards: [] } as const
+    site.add({ ...body, guards: [] }, { at: '2026-11-20T20:00:00Z' })
+    expect(of(site, 'vessel')?.lines[1]).toBe('Set on 2026-11-21')
+  })
   test('a step that was passed over set nothing on that day', () => {
     const site = new Site(told())
     site.until('heating.vessel-charge')

@@ -1,7 +1,9 @@
 import { answerOf } from '../../answer/sheet'
 import { inWords } from '../../job/questions'
+import type { JobDocument } from '../../job/document'
 import type { JobRecord } from '../../job/records'
 import { ofKind } from '../../job/records'
+import { siteTime } from '../../job/siteTime'
 import type { Show } from '../../units/format'
 import type { Solution } from '../solve'
 import { shutOffsAsked } from './leaving'
@@ -66,11 +68,17 @@ export const labelSheetIds = Object.keys(labelSheets) as [LabelSheetId, ...Label
 /** How many labels stand on one sheet. */
 export const labelsOn = (id: LabelSheetId): number => labelSheets[id].across * labelSheets[id].down
 
-/** The day a step was last signed; undefined while it is not. */
-const dayOf = (entries: readonly JobRecord[], step: string): string | undefined =>
-  ofKind(entries, 'step')
-    .findLast(({ body }) => body.stepId === step && body.skipped === undefined)
-    ?.at.slice(0, 10)
+/** The day on the site's clock that a step was last signed; undefined while it is not. */
+const dayOf = (
+  entries: readonly JobRecord[],
+  step: string,
+  site: JobDocument,
+): string | undefined => {
+  const signed = ofKind(entries, 'step').findLast(
+    ({ body }) => body.stepId === step && body.skipped === undefined,
+  )
+  return signed && siteTime(signed.at, site).slice(0, 10)
+}
 
 /** The labels of a job, from its design and from what was recorded of it. A day that nobody recorded is left to be written by hand. */
 export function labelsOf(
@@ -105,7 +113,7 @@ const shutTitles = {
 const written = (day: string | undefined) => `Set on ${day ?? '____________'}`
 
 function ofHeating(
-  { vessel }: Solution,
+  { vessel, document }: Solution,
   entries: readonly JobRecord[],
   show: Show,
 ): readonly Label[] {
@@ -117,7 +125,7 @@ function ofHeating(
       title: '{vessel}, heating',
       lines: [
         `Charge ${show(v.need.chargeGauge_Pa, 'water-pressure')}, water side empty`,
-        written(dayOf(entries, 'heating.vessel-charge')),
+        written(dayOf(entries, 'heating.vessel-charge', document)),
       ],
     },
     {

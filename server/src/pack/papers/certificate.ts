@@ -1,5 +1,13 @@
 import type { Show } from '@hestian/core'
-import { answerOf, fitted, handTestName, judgeHandTests, ofKind, paperInks } from '@hestian/core'
+import {
+  answerOf,
+  fitted,
+  handTestName,
+  judgeHandTests,
+  ofKind,
+  paperInks,
+  siteTime,
+} from '@hestian/core'
 import type { Content } from 'pdfmake/interfaces'
 import { cautions, openInShort, signatures } from '../closing'
 import type { HandoverFacts, Witness } from '../paper'
@@ -108,13 +116,13 @@ function left({ judgement }: HandoverFacts, witness: Witness): Content[] {
 }
 
 /** What a registration office answered to this revision. */
-const told = ({ records, frozen }: HandoverFacts['state']): Content[] =>
+const told = ({ records, frozen, document }: HandoverFacts['state']): Content[] =>
   ofKind(records, 'notified')
     .filter(({ body }) => body.revision === frozen)
     .slice(-1)
     .map(({ at, body }) => ({
       text: [
-        bold(`Notice to ${body.office}, ${at.slice(0, 10)}: `),
+        bold(`Notice to ${body.office}, ${siteTime(at, document).slice(0, 10)}: `),
         body.outcome === 'accepted'
           ? `taken, number ${body.number ?? ''}`
           : `${body.outcome}${body.reasons ? `: ${body.reasons.join(' ')}` : ''}`,
