@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
+import { test } from './test'
 import { saved, workAs } from './site'
 
 /** Prepares the test that is shown and reads it with a digital gauge, typed with its minutes. */

@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs'
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
+import { test } from './test'
 import { choose, enter, goTo, newJob } from './site'
 
 test('appliances are put on and off and the staircase follows; the usual ways of sizing stand beside it', async ({
   page,
 }) => {
-  await page.addInitScript(() => localStorage.setItem('who', 'maren-oduya'))
   await page.goto('/jobs/kestrel-weir/gas')
   const pipes = page.getByRole('treegrid', { name: 'Pipes' })
   const row = pipes.getByRole('row', { name: /B to boiler/ })

@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
+import { test } from './test'
 import { workAs } from './site'
 
 test.use({ serviceWorkers: 'allow' })

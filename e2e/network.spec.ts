@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
+import { test } from './test'
 import { choose, enter, goTo, newJob, saved } from './site'
 
 const rowOf = (page: Page, name: string | RegExp) =>
@@ -63,7 +64,6 @@ test('gas pipes are drawn with the keyboard alone: next, branch, name, length, a
 test('two stages of gas: a line regulator is set, its vent asked after, prices change what is chosen', async ({
   page,
 }) => {
-  await page.addInitScript(() => localStorage.setItem('who', 'maren-oduya'))
   await page.goto('/jobs/juniper-ridge/gas')
   await expect(page.getByRole('heading', { level: 2 })).toContainText('allowed')
   await rowOf(page, /^Second regulator to A/).click()
@@ -97,7 +97,6 @@ test('two stages of gas: a line regulator is set, its vent asked after, prices c
 })
 
 test('a water feed is pasted, opened, sent round and filled, on a phone too', async ({ page }) => {
-  await page.addInitScript(() => localStorage.setItem('who', 'maren-oduya'))
   await page.goto('/jobs/saltbush-ferry/water')
   await expect(page.getByRole('heading', { level: 2 })).toContainText('Begin at the main')
   await page.getByRole('button', { name: 'Paste or read a table' }).click()

@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
+import { test } from './test'
 import { goTo, newJob, saved, workAs } from './site'
 
 const address = (page: Page) => page.getByRole('textbox', { name: 'Address' })

@@ -1,6 +1,7 @@
 import { execFileSync } from 'node:child_process'
 import type { Page } from '@playwright/test'
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
+import { test } from './test'
 import { check, doSteps, holdGuards, saved, say, workAs } from './site'
 
 interface StoredRecord {
@@ -99,7 +100,7 @@ test.describe('on a phone', () => {
     await main(page).getByRole('button', { name: 'Sign this step' }).click()
     await page.context().unroute('**/api/**')
     await expect
-      .poll(async () => (await page.request.get('/api/people').catch(() => undefined))?.status(), {
+      .poll(async () => (await page.request.get('/api/health').catch(() => undefined))?.status(), {
         timeout: 30_000,
       })
       .toBe(200)

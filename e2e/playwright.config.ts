@@ -28,7 +28,7 @@ export default defineConfig({
   },
   webServer: {
     command: 'node ../scripts/demo.mjs',
-    url: `http://127.0.0.1:${port}/api/people`,
+    url: `http://127.0.0.1:${port}/api/health`,
     timeout: 240_000,
     reuseExistingServer: false,
     stdout: 'pipe',

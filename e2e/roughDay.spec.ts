@@ -1,5 +1,6 @@
 import { execFileSync } from 'node:child_process'
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
+import { signIn, test } from './test'
 import { enter, goTo, newJob, saved, workAs } from './site'
 
 test('wrong input gets a sentence, and what was typed survives a reload', async ({ page }) => {
@@ -71,9 +72,9 @@ test('two people change one job: different places are merged, the same place is 
   await newJob(page, 'Two Hands House')
   // Another person has another browser: two tabs of one browser share one draft.
   const theirs = await browser.newContext()
+  await signIn(theirs.request, 'tobias-lindqvarn')
   const other = await theirs.newPage()
   await other.goto(page.url())
-  await workAs(other, 'Tobias Lindqvarn')
   await expect(other.getByRole('textbox', { name: 'Notes' })).toBeVisible()
   // The second page must not hear of the first save before it has typed: it loses its line.
   await other.route('**/live', (route) => route.abort())

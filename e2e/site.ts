@@ -3,11 +3,14 @@ import { expect } from '@playwright/test'
 
 /** Chooses who is working, as a person does at the top of the page. */
 export async function workAs(page: Page, name: string): Promise<void> {
-  await page
-    .getByRole('button', { name: /Who is working\?|Maren|Tobias|Isla|Rufus/ })
-    .first()
-    .click()
+  const who = page.getByRole('button', { name: /Maren|Tobias|Isla|Rufus/ }).first()
+  await expect(who).toBeVisible()
+  if ((await who.innerText()).includes(name)) return
+  await who.click()
   await page.getByRole('option', { name }).click()
+  await expect(
+    page.getByRole('button', { name: new RegExp(`^${escaped(name)}`) }).first(),
+  ).toBeVisible()
 }
 
 /** Presses a ledger row, types a value as one says it, and uses it. */

@@ -1,67 +1,14 @@
-import type { ChildProcess } from 'node:child_process'
-import { spawn } from 'node:child_process'
 import { createHash } from 'node:crypto'
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
-import { createServer } from 'node:net'
-import { tmpdir } from 'node:os'
+import { readFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
+import { OwnServer } from './ownServer'
+import { signIn, test } from './test'
 import { textOfPdf } from './pdf'
 import { exifOfPlace, withExif } from './exif'
 import { choose, escaped, look, newJob, saved, workAs } from './site'
 
 const root = resolve(import.meta.dirname, '..')
-
-/** A server of this journey's own, which it may stop and start as it likes. */
-class OwnServer {
-  readonly data = mkdtempSync(join(tmpdir(), 'hestian-walk-'))
-  private child: ChildProcess | undefined
-  private constructor(readonly port: number) {}
-  static async begin(): Promise<OwnServer> {
-    const port = await new Promise<number>((found) => {
-      const probe = createServer().listen(0, '127.0.0.1', () => {
-        const address = probe.address()
-        probe.close(() => found(typeof address === 'object' && address ? address.port : 0))
-      })
-    })
-    const server = new OwnServer(port)
-    await server.start()
-    return server
-  }
-  get address() {
-    return `http://127.0.0.1:${this.port}`
-  }
-  async start() {
-    this.child = spawn(process.execPath, ['server/dist/server.mjs'], {
-      cwd: root,
-      stdio: 'ignore',
-      env: {
-        ...process.env,
-        PORT: String(this.port),
-        HESTIAN_DATA: this.data,
-        HESTIAN_GAUGE: '127.0.0.1:1',
-      },
-    })
-    await expect
-      .poll(
-        async () => (await fetch(`${this.address}/api/people`).catch(() => undefined))?.ok ?? false,
-        { timeout: 30_000 },
-      )
-      .toBe(true)
-  }
-  async stop() {
-    const child = this.child
-    if (!child || child.exitCode !== null || child.signalCode !== null) return
-    await new Promise((gone) => {
-      child.once('exit', gone)
-      child.kill('SIGKILL')
-    })
-  }
-  async end() {
-    await this.stop()
-    rmSync(this.data, { recursive: true, force: true })
-  }
-}
 
 const plate = readFileSync(join(root, 'demo/evidence/plate-system-boiler.png'))
 
@@ -86,6 +33,7 @@ test('a new job is walked on a phone while the server is stopped, and arrives wh
   try {
     const page = await context.newPage()
     const jobs = readFileSync(join(root, 'demo/jobs/saltbush-ferry.json'), 'utf8')
+    await signIn(page.request, 'maren-oduya', server.address)
     await page.request.post(`${server.address}/api/import`, { data: JSON.parse(jobs) as object })
     await page.goto(server.address)
     await workAs(page, 'Isla Penhallick')
@@ -376,6 +324,7 @@ test('another practice says first what it would change, changes no stored value,
   await expect(
     page.getByRole('button', { name: /^Highest outlet above the main 14\.0/ }),
   ).toBeVisible()
+  await signIn(page.request, 'maren-oduya')
   await page.request.put('/api/people/maren-oduya/units', { data: {} })
 })
 

@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
+import { test } from './test'
 import { textOfPdf } from './pdf'
 import { check, choose, doSteps, enter, goTo, saved, say, tickAll, workAs } from './site'
 
@@ -186,7 +187,6 @@ test('an older job is asked once what the work is, with what is filled as the gu
 test('a long sheet has its parts in a line, with what is wrong in each, and jumps there by keyboard', async ({
   page,
 }) => {
-  await page.addInitScript(() => localStorage.setItem('who', 'maren-oduya'))
   await page.goto('/jobs/juniper-ridge/heat')
   const line = page.getByRole('navigation', { name: 'Parts of this sheet' })
   await expect(line.getByRole('link', { name: /Side by side/ })).toBeVisible()

@@ -23,6 +23,11 @@ const officePort = Number(process.env.OFFICE_PORT ?? sitePort + 3)
 if (!(port > 0 && port < 65535))
   stop(`PORT is ${process.env.PORT}; it must be a whole number from 1 to 65534.`)
 
+if (!['127.0.0.1', 'localhost', '::1'].includes(host))
+  stop(
+    `HOST is ${host}; the demo's people come in without a password, so it listens on this machine alone. For a phone, run the server itself and invite people: docs/operations.md.`,
+  )
+
 const free = (wanted, at) =>
   new Promise((done) => {
     const trial = createServer()
@@ -82,23 +87,34 @@ start(
     PORT: String(port),
     HOST: host,
     HESTIAN_DATA: data,
+    HESTIAN_DEMO: '1',
     HESTIAN_OFFICE: `http://127.0.0.1:${officePort}`,
     HESTIAN_GAUGE: [gaugePort, ...sitePorts].map((one) => `127.0.0.1:${one}`).join(),
   },
   { lasting: true, quiet: true },
 )
 const address = `http://${host.includes(':') ? `[${host}]` : host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`
-await answers(`${address}/api/people`)
+await answers(`${address}/api/health`)
 
 if (!JSON.parse(readFileSync(mark, 'utf8')).seeded) {
   say('loading the demo jobs …')
+  const came = await fetch(`${address}/api/session/demo`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ personId: 'maren-oduya' }),
+  })
+  if (!came.ok) stop(`the demo's owner was refused: ${await came.text()}`)
+  const [cookie] = (came.headers.get('set-cookie') ?? '').split(';')
   for (const name of readdirSync(join(root, 'demo/evidence')).sort()) {
     const bytes = readFileSync(join(root, 'demo/evidence', name))
     const response = await fetch(
       `${address}/api/evidence/${createHash('sha256').update(bytes).digest('hex')}`,
       {
         method: 'PUT',
-        headers: { 'content-type': name.endsWith('.pdf') ? 'application/pdf' : 'image/png' },
+        headers: {
+          cookie,
+          'content-type': name.endsWith('.pdf') ? 'application/pdf' : 'image/png',
+        },
         body: bytes,
       },
     )
@@ -107,7 +123,7 @@ if (!JSON.parse(readFileSync(mark, 'utf8')).seeded) {
   for (const instrument of JSON.parse(readFileSync(join(root, 'demo/instruments.json'), 'utf8'))) {
     const response = await fetch(`${address}/api/instruments/${instrument.id}`, {
       method: 'PUT',
-      headers: { 'content-type': 'application/json' },
+      headers: { cookie, 'content-type': 'application/json' },
       body: JSON.stringify(instrument),
     })
     if (!response.ok) stop(`the gauge ${instrument.name} was refused: ${await response.text()}`)
@@ -115,7 +131,7 @@ if (!JSON.parse(readFileSync(mark, 'utf8')).seeded) {
   for (const name of readdirSync(join(root, 'demo/jobs')).sort()) {
     const response = await fetch(`${address}/api/import`, {
       method: 'POST',
-      headers: { 'content-type': 'application/json' },
+      headers: { cookie, 'content-type': 'application/json' },
       body: readFileSync(join(root, 'demo/jobs', name)),
     })
     if (!response.ok && response.status !== 409)
@@ -124,9 +140,5 @@ if (!JSON.parse(readFileSync(mark, 'utf8')).seeded) {
   writeFileSync(mark, JSON.stringify({ made: 'by npm run demo', seeded: true }))
 } else say('the demo jobs are there from last time.')
 
-if (!['127.0.0.1', 'localhost', '::1'].includes(host))
-  say(
-    `listening on ${host}: anyone who can reach this machine can open it, and there are no passwords.`,
-  )
 say(`open ${address}`)
 say('Ctrl-C ends everything.')

@@ -3,7 +3,7 @@ import { mkdirSync, writeFileSync } from 'node:fs'
 import { asItReads, drawingsAsTheyStand } from '../core/src/solve/asItReads.testing'
 import { demoPapers } from '../demo/src/evidence'
 import { demoJobs } from '../demo/src/index'
-import { people } from '../demo/src/people'
+import { firm } from '../demo/src/people'
 import {
   jobDocumentSchema,
   listOfFindings,
@@ -21,7 +21,7 @@ for (const [name, bytes] of Object.entries(demoPapers()))
   writeFileSync(`demo/evidence/${name}`, bytes)
 for (const [name, file] of Object.entries(demoJobs()))
   writeFileSync(`demo/jobs/${name}.json`, `${JSON.stringify(file)}\n`)
-writeFileSync('demo/people.json', `${JSON.stringify(people, null, 2)}\n`)
+writeFileSync('demo/people.json', `${JSON.stringify(firm, null, 2)}\n`)
 writeFileSync('docs/generated/job-document.schema.json', jobDocumentSchema())
 writeFileSync('docs/generated/openapi.json', await openApi())
 writeFileSync('docs/generated/findings.md', listOfFindings())

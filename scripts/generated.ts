@@ -30,10 +30,11 @@ export const jobDocumentSchema = (): string =>
 export async function openApi(): Promise<string> {
   const folder = mkdtempSync(join(tmpdir(), 'hestian-openapi-'))
   const { http } = await buildApp({ dataFolder: folder })
-  const answer = await http.inject({ url: '/api/openapi.json' })
+  await http.ready()
+  const described = http.swagger()
   await http.close()
   rmSync(folder, { recursive: true })
-  return `${JSON.stringify({ 'x-made-by': madeBy, ...(answer.json() as object) }, null, 2)}\n`
+  return `${JSON.stringify({ 'x-made-by': madeBy, ...described }, null, 2)}\n`
 }
 
 export const listOfRefusals = (): string =>

@@ -32,8 +32,8 @@ async function picture(
   const page = await browser.newPage({ viewport: size })
   await page.addInitScript((chosen) => {
     localStorage.setItem('theme', chosen)
-    localStorage.setItem('who', 'maren-oduya')
   }, theme)
+  await page.request.post(`${base}/api/session/demo`, { data: { personId: 'maren-oduya' } })
   await page.goto(base + path)
   await page.getByRole('main').waitFor()
   // The frame of a job stands before its sheet is fetched.

@@ -6,7 +6,7 @@ import { join } from 'node:path'
 import { monitorEventLoopDelay } from 'node:perf_hooks'
 import type { JobFile } from '@hestian/core'
 import { demoJobs } from '../../demo/src/index'
-import { people } from '../../demo/src/people'
+import { firm } from '../../demo/src/people'
 import type { App } from '../../server/src/app/app'
 import { buildApp } from '../../server/src/app/app'
 import { startPool } from '../../server/src/workers/pool'
@@ -105,13 +105,14 @@ async function stream(
   { count, seconds }: { readonly count: number; readonly seconds: number },
 ) {
   const address = await app.http.listen({ port: 0, host: '127.0.0.1' })
+  await app.people.add(firm)
+  const cookie = `hestian-${new URL(address).port}=${await app.sessions.begin({ personId: 'maren-oduya' }, 'a trial')}`
   const post = (path: string, body: object) =>
     fetch(`${address}/api${path}`, {
       method: 'POST',
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', cookie },
       body: JSON.stringify(body),
     })
-  await app.people.add(people)
   const kestrel = demoJobs()['kestrel-weir'] as JobFile
   for (let i = 0; i < count; i++)
     await post('/import', { ...kestrel, id: `job-${i}`, number: `${1000 + i}` })
@@ -133,7 +134,7 @@ async function stream(
   const took: number[] = []
   let refused = 0
   const packs = Array.from({ length: 10 }, (_, i) =>
-    fetch(`${address}/api/jobs/job-${i % count}/handover.pdf`),
+    fetch(`${address}/api/jobs/job-${i % count}/handover.pdf`, { headers: { cookie } }),
   )
   const until = performance.now() + seconds * 1000
   for (let i = 0; performance.now() < until; i++) {
@@ -142,7 +143,7 @@ async function stream(
     const body = { kind: 'snag', what: `snag ${i}`, owner: 'Maren', due: null }
     const answer =
       i % 3 === 0
-        ? await fetch(`${address}/api/people`)
+        ? await fetch(`${address}/api/people`, { headers: { cookie } })
         : await post(`/jobs/job-${i % count}/records`, {
             id: `snag-many-${i}`,
             by: 'maren-oduya',

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { JobFile, JobState } from '@hestian/core'
 import { demoJobs } from '../../demo/src/index'
-import { people } from '../../demo/src/people'
+import { firm } from '../../demo/src/people'
 import type { App } from '../../server/src/app/app'
 import { buildApp } from '../../server/src/app/app'
 import { mutateDocument, seeded } from './mutateDocument'
@@ -144,11 +144,16 @@ export const fuzzedRequests = (times: number): Trial => ({
     const folder = mkdtempSync(join(tmpdir(), 'hestian-fuzz-'))
     const app = await buildApp({
       dataFolder: folder,
-      limits: { streams: 1e6, uploads: 1e6, imports: 1e6 },
+      limits: { streams: 1e6, uploads: 1e6, imports: 1e6, signIns: 1e6 },
     })
-    await app.people.add(people)
+    await app.people.add(firm)
+    const personId = 'maren-oduya'
+    const cookie = `hestian=${await app.sessions.begin({ personId }, 'a trial')}`
     for (const file of Object.values(demoJobs()))
-      await app.http.inject({ method: 'POST', url: '/api/import', payload: file })
+      await app.http.inject({
+        ...{ method: 'POST', url: '/api/import', payload: file },
+        headers: { cookie },
+      })
     const statuses = new Map<number, number>()
     const says: string[] = []
     let thrown = 0
@@ -158,7 +163,7 @@ export const fuzzedRequests = (times: number): Trial => ({
       const answer = await app.http.inject({
         method,
         url: `/api${url}`,
-        headers: { 'content-type': 'application/json' },
+        headers: { 'content-type': 'application/json', cookie },
         ...(body === undefined ? {} : { payload: JSON.stringify(body) }),
       })
       statuses.set(answer.statusCode, (statuses.get(answer.statusCode) ?? 0) + 1)
@@ -169,7 +174,7 @@ export const fuzzedRequests = (times: number): Trial => ({
         )
       }
     }
-    const lost = await unreadable(app, says)
+    const lost = await unreadable(app, cookie, says)
     await app.http.close()
     rmSync(folder, { recursive: true })
     const answered = [...statuses]
@@ -188,12 +193,13 @@ export const fuzzedRequests = (times: number): Trial => ({
 })
 
 /** Jobs that the server cannot give back whole. */
-async function unreadable(app: App, says: string[]): Promise<number> {
+async function unreadable(app: App, cookie: string, says: string[]): Promise<number> {
   const ids = await app.db.read((manager) => manager.query<{ id: string }[]>('SELECT id FROM job'))
   let lost = 0
   for (const { id } of ids) {
-    const state = await app.http.inject(`/api/jobs/${id}`)
-    const file = await app.http.inject(`/api/jobs/${id}/export`)
+    const take = (url: string) => app.http.inject({ url, headers: { cookie } })
+    const state = await take(`/api/jobs/${id}`)
+    const file = await take(`/api/jobs/${id}/export`)
     const whole = JobState.safeParse(state.json()).success && JobFile.safeParse(file.json()).success
     if (whole) continue
     lost++

@@ -1,3 +1,4 @@
+import { asStaff } from '../../server/src/people/staff.testing'
 import type { JobDocument, JobFile } from '@hestian/core'
 import {
   assumedValues,
@@ -106,7 +107,13 @@ describe.each(everywhere)('%s by the rules of %s', (_, practice, document, file)
   test('the board, the pack and the report say it without a hole', () => {
     const state = { ...file, document, revisions: [], importedAt: null }
     const judgement = judge(solution, { entries: file.records, samples: file.samples })
-    const facts = { state, solution, judgement, people, printedAt: '2026-11-25T10:00:00.000Z' }
+    const facts = {
+      state,
+      solution,
+      judgement,
+      people: asStaff(people),
+      printedAt: '2026-11-25T10:00:00.000Z',
+    }
     for (const printed of [handoverSheet(facts), inspectionReport(facts, new Map())]) {
       const texts: string[] = []
       JSON.stringify(printed, (key, value: unknown) => {

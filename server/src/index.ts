@@ -18,23 +18,30 @@ const gauges = (process.env.HESTIAN_GAUGE ?? '127.0.0.1:4181').split(',').map((a
   }
 })
 
+const isHere = ['127.0.0.1', 'localhost', '::1'].includes(host)
+
 try {
-  const { http, takeUp } = await buildApp({
+  const { http, people, firstCode, takeUp } = await buildApp({
     dataFolder,
     log: process.stdout,
     gauges,
     ...(process.env.HESTIAN_OFFICE ? { office: process.env.HESTIAN_OFFICE } : {}),
+    demo: isHere && process.env.HESTIAN_DEMO === '1',
     hosts: [...listed('HESTIAN_HOSTS'), host],
     proxies: listed('HESTIAN_PROXIES'),
     webFolder: resolve(import.meta.dirname, '../../web/dist'),
     startWorkers: (folder) => startPool(resolve(import.meta.dirname, '../dist/worker.mjs'), folder),
   })
-  if (!['127.0.0.1', 'localhost', '::1'].includes(host))
+  if (!isHere)
     console.warn(
-      `Listening on ${host}: anyone who can reach this machine can open it, and there are no passwords. Put it behind the firm's own HTTPS.`,
+      `Listening on ${host}: without HTTPS in front of it, passwords cross the network as they are typed.`,
     )
   await http.listen({ port, host })
   console.log(`Hestian is listening on http://${host}:${port}`)
+  if (process.env.HESTIAN_DEMO !== '1' && (await people.hasNobody()))
+    console.log(
+      `Nobody can sign in yet. The first owner: http://${host}:${port}/first#${firstCode}`,
+    )
   for (const signal of ['SIGINT', 'SIGTERM'] as const)
     process.once(signal, () => void http.close().then(() => process.exit(0)))
   await takeUp()

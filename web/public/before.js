@@ -13,7 +13,11 @@ try {
     Object.assign(link, { rel: 'preload', as: 'fetch', crossOrigin: 'anonymous', href })
     document.head.append(link)
   }
-  ahead('/api/people')
+  // Where one comes in by a link, who is in is asked afterwards.
+  if (!/^\/(invitation|guest|first)\b/.test(location.pathname)) {
+    ahead('/api/session')
+    ahead('/api/people')
+  }
   if (job) ahead(`/api/jobs/${job[1]}`)
   else if (location.pathname === '/' && location.search === '') ahead(board)
 }

@@ -46,6 +46,7 @@ const serverFirst = (cacheName: string, maxEntries: number): NetworkFirst =>
 registerRoute(({ url }) => /^\/api\/jobs\/[\w-]+$/.test(url.pathname), serverFirst('jobs', 40))
 registerRoute(({ url }) => url.pathname === '/api/jobs', serverFirst('board', 20))
 registerRoute(({ url }) => url.pathname === '/api/people', serverFirst('people', 1))
+registerRoute(({ url }) => url.pathname === '/api/session', serverFirst('session', 1))
 // A photograph is named by what is in it: it never changes.
 registerRoute(
   ({ url }) => /^\/api\/evidence\/[0-9a-f]{64}$/.test(url.pathname),

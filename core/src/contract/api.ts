@@ -132,6 +132,7 @@ export const SignStep = z.object({
   photos: photos.optional(),
 })
 export const PutBack = z.object({ ...act, ...doneAt })
+export const Countersign = PutBack
 export const WithReason = z.object({ ...act, ...doneAt, because })
 export const BeginVisit = z.object({ ...act, ...doneAt, with: because.default('') })
 export const EndVisit = z.object({

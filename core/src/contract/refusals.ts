@@ -22,6 +22,24 @@ export const refusals = {
   'not-yet': { status: 409, means: 'An earlier step is still open.' },
   'guard-open': { status: 409, means: 'A guard of the step does not hold yet.' },
   'ticket-missing': { status: 403, means: 'The person does not hold the ticket that this needs.' },
+  'may-not': { status: 403, means: 'What the person is in the firm does not cover this.' },
+  'not-signed-in': {
+    status: 401,
+    means:
+      'Nobody is signed in, or the session has ended. The client keeps what it has and asks for a sign-in.',
+  },
+  'other-person': {
+    status: 403,
+    means: 'What is sent was done by somebody else than is signed in; it waits until they sign in.',
+  },
+  'wrong-sign-in': { status: 403, means: 'Name and password do not go together.' },
+  'link-over': {
+    status: 403,
+    means:
+      'The invitation, the link of a guest or the code of the first start does not open anything, or no more.',
+  },
+  'other-site': { status: 403, means: 'A page of another address sent this; only our own may.' },
+  'last-owner': { status: 409, means: 'Without this person the firm would have no owner.' },
   'reading-missing': { status: 400, means: 'The step needs a reading.' },
   'test-running': {
     status: 409,

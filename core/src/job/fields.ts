@@ -1,3 +1,4 @@
+import type { Ticket } from '../practice/tickets'
 import type { Measure } from '../units/measure'
 import type { Appliance, ApplianceKind, JobDocument, Part } from './document'
 import type { Known } from './known'
@@ -290,6 +291,12 @@ export const applianceWords: Readonly<Record<ApplianceKind, string>> = {
 }
 
 export const burnsGas = (kind: ApplianceKind): boolean => burns.includes(kind)
+
+/** The class of gas ticket that work at an appliance needs; what is none of the two goes by that for pipework. Common practice, no source. */
+export function gasTicketFor(kind: ApplianceKind): Ticket {
+  if (kind === 'boiler') return 'gas-boiler'
+  return kind === 'instantaneous-heater' || kind === 'storage-heater' ? 'gas-heater' : 'gas'
+}
 
 type PartKey = { [K in keyof Part]: Part[K] extends Known ? K : never }[keyof Part]
 

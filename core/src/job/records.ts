@@ -249,6 +249,8 @@ export const recordKinds = [
       cause: short.optional(),
       action: short.optional(),
       photos: photos.optional(),
+      /** An apprentice's: it counts when somebody who may has countersigned it. */
+      awaits: z.literal(true).optional(),
     },
     ({ typed, skipped }) => {
       if (skipped !== undefined) return 'A step passed over'
@@ -262,6 +264,15 @@ export const recordKinds = [
       stepId: z.string().min(1).max(420),
     },
     () => 'A step taken back',
+  ),
+  kindOf(
+    'countersigned',
+    {
+      /** The step, and the record of an apprentice that is stood up for. */
+      stepId: z.string().min(1).max(420),
+      step: recordId,
+    },
+    () => 'A step countersigned',
   ),
   kindOf(
     'visit-begun',

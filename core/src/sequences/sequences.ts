@@ -2,7 +2,7 @@ import { fitted } from '../job/asked'
 import type { JobDocument } from '../job/document'
 import { inWords } from '../job/questions'
 import type { Practice } from '../practice/practices'
-import { burnsGas } from '../job/fields'
+import { burnsGas, gasTicketFor } from '../job/fields'
 import { sequenceKinds } from './kinds'
 import type { Burning, Hazard, PlantKeys, ThingId, Wet } from './plant'
 import { hazardsOf } from './plant'
@@ -54,8 +54,20 @@ function sequenceOf(spec: SequenceSpec, at: string, job: SequenceJob): Sequence 
     id,
     name: spec.name(job, at),
     offered: spec.offered?.(job) ?? false,
-    steps: spec.steps(job, at).map((part) => stepOf(id, part, job.practice)),
+    steps: spec
+      .steps(job, at)
+      .map((part) => stepOf(id, { ...part, ...ticketAt(part, at, job) }, job.practice)),
   }
+}
+
+/** Gas at an appliance goes by its class; on pipework it is the ticket for pipework. */
+function ticketAt(
+  { ticket }: StepPart,
+  at: string,
+  { document }: SequenceJob,
+): Pick<StepPart, 'ticket'> {
+  const appliance = document.appliances.find(({ id }) => id === at)
+  return ticket === 'gas' && appliance ? { ticket: gasTicketFor(appliance.kind) } : {}
 }
 
 /** A step in the words of its place: those stand in braces. */

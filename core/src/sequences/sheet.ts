@@ -45,7 +45,15 @@ function sequencesMissing(all: readonly RecordedSequence[]): readonly Missing[] 
   return all.filter(({ waits }) => !waits).flatMap(openIn)
 }
 
-const openIn = ({ id, name, done, of, next, outside }: RecordedSequence): readonly Missing[] => [
+const openIn = ({
+  id,
+  name,
+  done,
+  of,
+  next,
+  outside,
+  awaiting,
+}: RecordedSequence): readonly Missing[] => [
   ...(next
     ? [
         {
@@ -54,6 +62,10 @@ const openIn = ({ id, name, done, of, next, outside }: RecordedSequence): readon
         },
       ]
     : []),
+  ...awaiting.map(({ number, short }) => ({
+    place: id,
+    what: `${name}, step ${number} (${short.toLowerCase()}): an apprentice signed it, and it waits for a countersign`,
+  })),
   ...outside.map(({ number, short }) => ({
     place: id,
     what: `${name}, step ${number} (${short.toLowerCase()}): the reading is outside its limit`,

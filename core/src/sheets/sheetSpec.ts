@@ -60,6 +60,8 @@ export interface RecordedSequence {
   readonly next?: { readonly number: number; readonly short: string }
   /** Steps whose reading is outside its limit. */
   readonly outside: readonly { readonly number: number; readonly short: string }[]
+  /** Steps an apprentice signed that nobody has countersigned. */
+  readonly awaiting: readonly { readonly number: number; readonly short: string }[]
   /** Steps that were passed over, and whether something of the plant is unknown by it. */
   readonly skipped: readonly {
     readonly id: string

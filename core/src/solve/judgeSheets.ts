@@ -75,6 +75,9 @@ function recordedSequence(
     outside: steps
       .filter(({ progress }) => progress.state === 'done' && progress.within === false)
       .map(said),
+    awaiting: steps
+      .filter(({ progress }) => 'awaits' in progress && progress.awaits === true)
+      .map(said),
     skipped: steps.flatMap(({ step, progress }) =>
       progress.state === 'skipped'
         ? [

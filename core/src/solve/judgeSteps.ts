@@ -47,6 +47,9 @@ export type StepState =
       readonly si?: number
       readonly within: boolean | undefined
       readonly body: BodyOf<'step'>
+      /** An apprentice signed it, and nobody has countersigned yet: it does not count. */
+      readonly awaits?: true
+      readonly countersigned?: Pick<JobRecord, 'at' | 'by'>
     }
   | {
       readonly state: 'skipped'
@@ -54,6 +57,8 @@ export type StepState =
       readonly by: string
       readonly recordId: string
       readonly because: string
+      readonly awaits?: true
+      readonly countersigned?: Pick<JobRecord, 'at' | 'by'>
     }
   | {
       readonly state: 'now' | 'after'
@@ -95,7 +100,7 @@ export function withinLimits(reading: StepReading, si: number): boolean | undefi
 }
 
 export const isFinished = ({ progress }: JudgedStep): boolean =>
-  progress.state === 'done' || progress.state === 'skipped'
+  (progress.state === 'done' || progress.state === 'skipped') && progress.awaits === undefined
 
 /** The plant as it is known. */
 export interface Plant {
@@ -111,6 +116,8 @@ export interface Plant {
 interface Bench extends Plant {
   readonly gasTight: boolean
   readonly handTests: readonly JudgedHandTest[]
+  /** Who stood up for an apprentice's record, by its id. */
+  readonly countersigned: ReadonlyMap<string, Pick<JobRecord, 'at' | 'by'>>
 }
 
 /** The record of a step, or of a confirmation in it: under its own id, or that of before there were several sequences. */
@@ -280,18 +287,26 @@ function putBackState(
   })
 }
 
+function stoodUpFor(
+  recordId: string,
+  { awaits }: BodyOf<'step'>,
+  { countersigned }: Bench,
+): Pick<Extract<StepState, { state: 'done' }>, 'awaits' | 'countersigned'> {
+  const by = countersigned.get(recordId)
+  if (by) return { countersigned: by }
+  return awaits ? { awaits } : {}
+}
+
 function judgeStep(step: Step, bench: Bench): StepState | undefined {
   const signed = signedAs(step, bench)
   if (!signed) return undefined
   const { at, by, id: recordId, body } = signed
-  if (body.skipped !== undefined)
-    return { state: 'skipped', at, by, recordId, because: body.skipped }
+  const who = { at, by, recordId, ...stoodUpFor(recordId, body, bench) }
+  if (body.skipped !== undefined) return { state: 'skipped', ...who, because: body.skipped }
   const { si } = body
   return {
     state: 'done',
-    at,
-    by,
-    recordId,
+    ...who,
     body,
     ...(si === undefined ? {} : { si }),
     within: step.reading && si !== undefined ? withinLimits(step.reading, si) : undefined,
@@ -356,8 +371,9 @@ function judgeSequence(sequence: Sequence, bench: Bench): JudgedSequence {
   const steps = sequence.steps.map((step, index): JudgedStep => {
     const done = judgeStep(step, bench)
     const progress = done ?? openStep(step, reached ? 'now' : 'after', bench)
-    if (!done) reached = false
-    return { step, number: index + 1, progress }
+    const judged = { step, number: index + 1, progress }
+    if (!isFinished(judged)) reached = false
+    return judged
   })
   const done = steps.filter(isFinished).length
   return { sequence, steps, done, waits: sequence.offered && done === 0 }
@@ -378,12 +394,26 @@ export function judgeWork(
     known: plantState(sequences, entries, { gasTight: on.gasTight }),
     signed: signedRecords(sequences, entries),
   }
-  const bench: Bench = { ...plant, gasTight: on.gasTight, handTests: on.handTests }
+  const bench: Bench = {
+    ...plant,
+    gasTight: on.gasTight,
+    handTests: on.handTests,
+    countersigned: countersignatures(entries),
+  }
   return {
     sequences: sequences.list.map((sequence) => judgeSequence(sequence, bench)),
     plant,
   }
 }
+
+const countersignatures = (
+  entries: readonly JobRecord[],
+): ReadonlyMap<string, Pick<JobRecord, 'at' | 'by'>> =>
+  new Map(
+    entries.flatMap(({ at, by, body }) =>
+      body.kind === 'countersigned' ? [[body.step, { at, by }] as const] : [],
+    ),
+  )
 
 /** What goes back with an item: the thing of the plant as it then stands. */
 export const backChanges = (left: LeavesOff | undefined): Changes =>

@@ -19,7 +19,7 @@ export const lead: Person = {
   id: 'lead',
   name: 'Lead',
   role: '',
-  tickets: ['gas', 'unvented', 'electrical'],
+  tickets: ['gas', 'gas-boiler', 'gas-heater', 'unvented', 'electrical'],
 }
 export const apprentice: Person = { id: 'app', name: 'Apprentice', role: '', tickets: [] }
 

@@ -1,7 +1,8 @@
 import type { Evidence } from '../job/known'
-import type { RecordBody } from '../job/records'
+import type { BodyOf, RecordBody } from '../job/records'
 import type { Person, Ticket } from '../practice/tickets'
-import { lacking, ticketWords } from '../practice/tickets'
+import { may, mayNotSays } from '../practice/permissions'
+import { lacking, lackingSays } from '../practice/tickets'
 import type { Judgement } from './judge'
 import { confirmationId, leftId, leftOf } from '../sequences/state'
 import type { DangerState, GuardState, JudgedSequence, JudgedStep, StepState } from './judgeSteps'
@@ -18,7 +19,7 @@ export type Signing =
   | {
       readonly ok: false
       readonly code:
-        'not-yet' | 'guard-open' | 'ticket-missing' | 'reading-missing' | 'no-such-step'
+        'not-yet' | 'guard-open' | 'ticket-missing' | 'reading-missing' | 'no-such-step' | 'may-not'
       readonly says: string
     }
 
@@ -39,7 +40,11 @@ const find = (judgement: Judgement, stepId: string): Found | undefined => {
 
 const notOpen = refuse('no-such-step', 'This step is not open.')
 const tooEarly = ({ number }: JudgedStep): Signing =>
-  refuse('not-yet', `Step ${number} comes after one that is still open.`)
+  refuse('not-yet', `Step ${number} comes after one that is still open or waits for a countersign.`)
+
+/** What an apprentice signs counts when somebody has countersigned it. */
+const awaiting = ({ role }: Person): Pick<BodyOf<'step'>, 'awaits'> =>
+  role === 'apprentice' ? { awaits: true } : {}
 
 const dangerous = ([first]: readonly DangerState[]): Signing | undefined =>
   first && refuse('guard-open', first.says)
@@ -52,10 +57,7 @@ const withoutTicket = (
   const missing = lacking(person, ticket ? [ticket] : [])
   return missing.length === 0
     ? undefined
-    : refuse(
-        'ticket-missing',
-        `${person.name} has no ${missing.map((one) => ticketWords[one]).join(' or ')}; ${what}`,
-      )
+    : refuse('ticket-missing', `${lackingSays(person, missing)}; ${what}`)
 }
 
 /** A step that is next, or why nothing is done in it. */
@@ -134,7 +136,8 @@ export function signStep(
     dangerous(dangersNow(changesBy(step), judgement.work.plant))
   if (cannot) return cannot
   const guards = progress.guards.map(({ guard }) => guard.text)
-  return { ok: true, bodies: [signedBody(judged, guards, given), ...leftOff(step, judgement.off)] }
+  const signed = { ...signedBody(judged, guards, given), ...awaiting(person) }
+  return { ok: true, bodies: [signed, ...leftOff(step, judgement.off)] }
 }
 
 const stillOpen = ([open]: readonly GuardState[]): Signing | undefined =>
@@ -159,7 +162,7 @@ function signedBody(
   judged: JudgedStep,
   guards: string[],
   { reading, cause = '', action = '', photos = [] }: SignedWith,
-): RecordBody {
+): BodyOf<'step'> {
   return {
     kind: 'step',
     stepId: judged.step.id,
@@ -196,10 +199,30 @@ export function skipStep(
   const ticket = withoutTicket(person, next.judged.step.ticket, 'so it is not theirs to pass over.')
   if (ticket) return ticket
   if (because.trim().length < 3) return refuse('reading-missing', 'Say why it is passed over.')
+  const skipped = because.trim().slice(0, 200)
   return {
     ok: true,
-    bodies: [{ kind: 'step', stepId, guards: [], skipped: because.trim().slice(0, 200) }],
+    bodies: [{ kind: 'step', stepId, guards: [], skipped, ...awaiting(person) }],
   }
+}
+
+/** Stands up for what an apprentice signed: by somebody else who may, and who holds the ticket of the step. */
+export function countersignStep(judgement: Judgement, stepId: string, person: Person): Signing {
+  const judged = find(judgement, stepId)?.judged
+  const progress = judged?.progress
+  if (!judged || !progress || !('recordId' in progress))
+    return refuse(
+      'no-such-step',
+      'This step is not signed yet, so there is nothing to countersign.',
+    )
+  if (!may(person, 'countersign')) return refuse('may-not', mayNotSays(person, 'countersign'))
+  if (person.id === progress.by)
+    return refuse('may-not', `${person.name} signed this step: somebody else countersigns it.`)
+  const ticket = withoutTicket(person, judged.step.ticket, 'so it is not theirs to countersign.')
+  if (ticket) return ticket
+  // Countersigned already, by another hand or the same one pressing again: once is enough.
+  if (progress.awaits === undefined) return { ok: true, bodies: [] }
+  return { ok: true, bodies: [{ kind: 'countersigned', stepId, step: progress.recordId }] }
 }
 
 /** A row that takes another back. */

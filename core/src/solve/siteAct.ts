@@ -1,7 +1,7 @@
 import type { JobRecord, RecordBody } from '../job/records'
 import type { Person } from '../practice/tickets'
 import type { Judgement } from './judge'
-import { confirmGuard, putBack, signStep, skipStep, undoStep } from './signing'
+import { confirmGuard, countersignStep, putBack, signStep, skipStep, undoStep } from './signing'
 import type { SignedWith, Signing, Undoing } from './signing'
 import type { VisitEnd } from './visits'
 import { beginVisit, endVisit } from './visits'
@@ -11,6 +11,7 @@ export type SiteAct =
   | { readonly do: 'guard'; readonly stepId: string; readonly guardId: string }
   | { readonly do: 'sign'; readonly stepId: string; readonly given: SignedWith }
   | { readonly do: 'skip' | 'undo'; readonly stepId: string; readonly because: string }
+  | { readonly do: 'countersign'; readonly stepId: string }
   | { readonly do: 'put-back'; readonly offId: string }
   | { readonly do: 'visit-begin'; readonly with: string }
   | { readonly do: 'visit-end'; readonly end: VisitEnd }
@@ -28,6 +29,8 @@ export function decide(judgement: Judgement, person: Person, act: SiteAct): Deci
       return skipStep(judgement, act.stepId, person, act.because)
     case 'undo':
       return undoStep(judgement, act.stepId, person, act.because)
+    case 'countersign':
+      return countersignStep(judgement, act.stepId, person)
     case 'put-back':
       return putBack(judgement, act.offId)
     case 'visit-begin':
@@ -47,6 +50,8 @@ export function requestOf(act: SiteAct): { readonly path: string; readonly body:
     case 'skip':
     case 'undo':
       return { path: `/steps/${act.stepId}/${act.do}`, body: { because: act.because } }
+    case 'countersign':
+      return { path: `/steps/${act.stepId}/countersign`, body: {} }
     case 'put-back':
       return { path: `/off/${act.offId}/put-back`, body: {} }
     case 'visit-begin':

@@ -114,8 +114,15 @@ function standing({ stages, sheets }: Judgement): {
 const nextStep = ({ steps }: Judgement): JudgedStep | undefined =>
   steps.find((one) => one.progress.state === 'now')
 
+/** A step that an apprentice signed and nobody has countersigned. */
+const awaiting = ({ steps }: Judgement): JudgedStep | undefined =>
+  steps.find(({ progress }) => 'awaits' in progress && progress.awaits === true)
+
 /** What a sheet waits for, in a few words. */
 function waitsFor(judgement: Judgement, sheet: SheetId): string {
+  const waiting = sheet === 'steps' ? awaiting(judgement) : undefined
+  if (waiting)
+    return `a countersign for step ${waiting.number}, ${waiting.step.short.toLowerCase()}`
   const step = sheet === 'steps' ? nextStep(judgement) : undefined
   if (step) return stepWords(step)
   if (sheet === 'handover') return 'its signature'
@@ -132,6 +139,7 @@ function stepWords({ step, number, progress }: JudgedStep): string {
 
 /** Who can do that: a ticket, or anybody. */
 function waitsOn(judgement: Judgement, sheet: SheetId): string {
+  if (sheet === 'steps' && awaiting(judgement)) return 'a lead installer or the owner'
   const ticket = sheet === 'steps' ? nextStep(judgement)?.step.ticket : undefined
   const isReady = judgement.sheets[sheet].state === 'ready'
   const ofSheet = isReady ? ticketsToCheck(sheet) : []

@@ -1,5 +1,5 @@
 import type { JobDocument } from '../job/document'
-import { burnsGas } from '../job/fields'
+import { burnsGas, gasTicketFor } from '../job/fields'
 import type { SheetId } from './sheetIds'
 import { fitted } from '../job/asked'
 import { practices } from '../practice/practices'
@@ -13,7 +13,9 @@ export const ticketsToCheck = (sheet: SheetId): readonly Ticket[] =>
 export function ticketsToSign(document: JobDocument): readonly Ticket[] {
   const kinds = fitted(document.appliances).map((appliance) => appliance.kind)
   return [
-    ...(kinds.some(burnsGas) ? ['gas' as const] : []),
+    ...new Set(
+      kinds.some(burnsGas) ? ['gas' as const, ...kinds.filter(burnsGas).map(gasTicketFor)] : [],
+    ),
     ...(practices[document.practice].unventedTicket && kinds.includes('indirect-cylinder')
       ? ['unvented' as const]
       : []),

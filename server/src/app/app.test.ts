@@ -3,14 +3,24 @@ import { createServer, type Server, type Socket } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { JobFile, JobState, Person, RecordBody } from '@hestian/core'
-import { atOf, blankDocument, handTests, judge, madeOnNow, practices, solve } from '@hestian/core'
+import {
+  atOf,
+  blankDocument,
+  handTests,
+  judge,
+  madeOnNow,
+  practices,
+  solve,
+  tickets,
+} from '@hestian/core'
 import { sha256Of } from '../jobs/canonical'
 import { demoJobs } from '../../../demo/src/index'
 import type { App } from './app'
+import { cookieOf } from './app.testing'
 import { buildApp } from './app'
 
 const people: Person[] = [
-  { id: 'lead', name: 'Lead Person', role: 'lead', tickets: ['gas', 'unvented', 'electrical'] },
+  { id: 'lead', name: 'Lead Person', role: 'lead', tickets: [...tickets] },
   { id: 'apprentice', name: 'Apprentice Person', role: 'apprentice', tickets: [] },
 ]
 const clock = { now: () => '2026-11-24T09:00:00.000Z' }
@@ -44,6 +54,7 @@ const send = async (method: 'GET' | 'POST' | 'PUT', url: string, body?: unknown)
   const answer = await app.http.inject({
     method,
     url: `/api${url}`,
+    headers: { cookie: await cookieOf(app, body) },
     ...(body === undefined ? {} : { payload: body as object }),
   })
   return {
@@ -112,7 +123,7 @@ describe('a job', () => {
         practice: 'uk-ireland',
         by: 'ghost',
       }),
-    ).toMatchObject({ status: 400, body: { code: 'no-such-person' } })
+    ).toMatchObject({ status: 403, body: { code: 'other-person' } })
   })
   test('saves its draft, and refuses a stale save with what is here now', async () => {
     const job = await newJob()
@@ -241,7 +252,7 @@ describe('wrong input gets a sentence and never a 500', () => {
       method: 'POST',
       url: '/api/jobs',
       payload: '{"id": ',
-      headers: { 'content-type': 'application/json' },
+      headers: { 'content-type': 'application/json', cookie: await cookieOf(app) },
     })
     expect(answer.statusCode).toBe(400)
     expect(answer.json()).toMatchObject({ code: 'not-understood' })
@@ -344,7 +355,7 @@ describe('a commissioning job', () => {
     ).toMatchObject({ status: 409, body: { code: 'cannot-sign' } })
     expect(
       await send('POST', `${url}/checks`, { ...act('apprentice'), sheet: 'steps' }),
-    ).toMatchObject({ status: 403, body: { code: 'ticket-missing' } })
+    ).toMatchObject({ status: 403, body: { code: 'may-not' } })
     expect((await send('POST', `${url}/checks`, { ...act(), sheet: 'steps' })).status).toBe(201)
     const back = { ...act(), answer: 'done' }
     expect((await send('POST', `${url}/items/back-on/tick`, back)).status).toBe(201)

@@ -1,7 +1,8 @@
 import { existsSync } from 'node:fs'
+import cookie from '@fastify/cookie'
 import swagger from '@fastify/swagger'
 import { openApi } from './openApi'
-import { JobDocument, JobFile, OwnUnits, PersonParams, PersonSchema, Refused } from '@hestian/core'
+import { JobDocument, JobFile } from '@hestian/core'
 import type { FastifyInstance } from 'fastify'
 import Fastify from 'fastify'
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
@@ -28,7 +29,13 @@ import { LiveHub } from '../live/hub'
 import { liveRoutes } from '../live/liveRoutes'
 import { packRoutes } from '../pack/packRoutes'
 import { readPeopleFile } from '../people/peopleFile'
+import { guardGate, lets } from '../people/gate'
+import { guestRoutes } from '../people/guestRoutes'
+import { peopleRoutes } from '../people/peopleRoutes'
 import { PeopleStore } from '../people/peopleStore'
+import { newToken } from '../people/secrets'
+import { Sessions } from '../people/sessions'
+import { ownRoutes, signInRoutes } from '../people/signInRoutes'
 import { officeRoutes } from '../office/officeRoutes'
 import { InstrumentStore } from '../instruments/instrumentStore'
 import { instrumentRoutes } from '../instruments/instrumentRoutes'
@@ -59,6 +66,8 @@ export interface AppOptions {
   /** Proxies whose word on who asks is taken. */
   readonly proxies?: readonly string[]
   readonly limits?: DoorLimits
+  /** The people of the demo are let in by a press, on this machine. */
+  readonly demo?: boolean
   /** Starts the worker threads once the database is open; without it the heavy work is done in this thread, as tests do. */
   readonly startWorkers?: (dataFolder: string) => WorkerPool
   /** Room left on the disk, bytes. */
@@ -71,6 +80,9 @@ export interface App {
   readonly hub: LiveHub
   readonly jobs: JobStore
   readonly people: PeopleStore
+  readonly sessions: Sessions
+  /** What the first owner is made with, where nobody can sign in yet. */
+  readonly firstCode: string
   readonly summaries: Summaries
   /** What can wait until the address answers: summaries that are out of date, tests that were running. */
   readonly takeUp: () => Promise<void>
@@ -90,6 +102,7 @@ export async function buildApp(options: AppOptions): Promise<App> {
   http.setValidatorCompiler(validatorCompiler)
   http.setSerializerCompiler(serializerCompiler)
   answerErrors(http)
+  await http.register(cookie)
   await guardDoors(http, { hosts: options.hosts ?? [] })
   const parts = await openParts(options, clock, (error) => http.log.error(error))
   http.addHook('onClose', parts.close)
@@ -99,12 +112,12 @@ export async function buildApp(options: AppOptions): Promise<App> {
   })
   if (webFolder && existsSync(webFolder)) await serveWeb(http, webFolder)
   else serveApiAlone(http)
-  const { db, hub, jobs, people, summaries, recorder } = parts
+  const { db, hub, jobs, people, sessions, firstCode, summaries, recorder } = parts
   const takeUp = async () => {
     await recorder.resume()
     await summaries.freshen()
   }
-  return { http, db, hub, jobs, people, summaries, takeUp }
+  return { http, db, hub, jobs, people, sessions, firstCode, summaries, takeUp }
 }
 
 type Parts = Awaited<ReturnType<typeof openParts>>
@@ -124,6 +137,7 @@ async function openParts(
   const hub = new LiveHub()
   const jobs = new JobStore(db, hub, clock)
   const people = new PeopleStore(db)
+  const sessions = await Sessions.open(db, clock)
   const instruments = new InstrumentStore(db)
   if (firm.length > 0) await people.add(firm)
   const evidence = new EvidenceStore(db, dataFolder, clock, (bytes, type) =>
@@ -150,6 +164,8 @@ async function openParts(
     hub,
     jobs,
     people,
+    sessions,
+    firstCode: newToken().slice(0, 12),
     instruments,
     evidence,
     summaries,
@@ -166,11 +182,19 @@ async function registerRoutes(
   parts: Parts,
   options: AppOptions & { readonly clock: Clock },
 ): Promise<void> {
-  const { db, hub, jobs, people, evidence, summaries, gauges, tasks } = parts
+  const { db, hub, jobs, people, sessions, evidence, summaries, gauges, tasks } = parts
   const { clock, dataFolder, limits = doorLimits } = options
   const freeSpace = options.freeSpace ?? (() => freeSpace_bytes(dataFolder))
   const perMinute = (max: number) => ({ rateLimit: { max, timeWindow: '1 minute' } })
-  await api.register(peopleRoutes, { people })
+  guardGate(api, { people, sessions })
+  await api.register(signInRoutes, {
+    ...{ people, sessions, clock, firstCode: parts.firstCode },
+    isDemo: options.demo ?? false,
+    limit: perMinute(limits.signIns),
+  })
+  await api.register(ownRoutes, { people, sessions, limit: perMinute(limits.signIns) })
+  await api.register(peopleRoutes, { people, sessions, clock })
+  await api.register(guestRoutes, { ...parts, clock, limit: perMinute(limits.signIns) })
   await api.register(documentRoutes)
   await api.register(stepRoutes, { jobs, people, tasks, clock })
   await api.register(visitRoutes, { jobs, people, tasks, clock })
@@ -201,33 +225,13 @@ async function registerRoutes(
   await api.register(backupRoutes, { dataFolder, people, tasks, clock })
 }
 
-const peopleRoutes: FastifyPluginAsyncZod<{ people: PeopleStore }> = async (app, { people }) => {
-  app.get('/people', { schema: { response: { 200: z.array(PersonSchema) } } }, async () =>
-    (await people.list()).map((person) => ({ ...person, tickets: [...person.tickets] })),
-  )
-  app.put(
-    '/people/:personId/units',
-    {
-      schema: {
-        params: PersonParams,
-        body: OwnUnits,
-        response: { 200: z.object({}), 400: Refused },
-      },
-    },
-    async (request) => {
-      await people.setUnits(request.params.personId, request.body)
-      return {}
-    },
-  )
-}
-
 /** The server's own description: its addresses, and the shapes of what it stores. */
 const documentRoutes: FastifyPluginAsyncZod = async (app) => {
-  app.get('/openapi.json', { schema: { hide: true } }, async () => app.swagger())
-  app.get('/schema/job-document.json', { schema: { hide: true } }, async () =>
+  app.get('/openapi.json', { ...lets('read'), schema: { hide: true } }, async () => app.swagger())
+  app.get('/schema/job-document.json', { ...lets('read'), schema: { hide: true } }, async () =>
     z.toJSONSchema(JobDocument, { io: 'input' }),
   )
-  app.get('/schema/job-file.json', { schema: { hide: true } }, async () =>
+  app.get('/schema/job-file.json', { ...lets('read'), schema: { hide: true } }, async () =>
     z.toJSONSchema(JobFile, { io: 'input' }),
   )
 }

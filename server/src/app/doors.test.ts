@@ -1,13 +1,13 @@
 import type { JobFile, JobState } from '@hestian/core'
 import { demoJobs } from '../../../demo/src/index'
-import { Bench } from './app.testing'
+import { Bench, cookieOf } from './app.testing'
 import { isDeeper } from './doors'
 
 let bench: Bench
 beforeEach(async () => {
   bench = new Bench({
     hosts: ['hestian.example'],
-    limits: { streams: 2, uploads: 3, imports: 2 },
+    limits: { streams: 2, uploads: 3, imports: 2, signIns: 4 },
   })
   await bench.open()
 })
@@ -66,7 +66,9 @@ test('more event streams than one address may have open are refused', async () =
   await bench.newJob()
   const address = await bench.app.http.listen({ port: 0, host: '127.0.0.1' })
   const leave = new AbortController()
-  const open = () => fetch(`${address}/api/jobs/job-one/live`, { signal: leave.signal })
+  const cookie = await cookieOf(bench.app)
+  const open = () =>
+    fetch(`${address}/api/jobs/job-one/live`, { signal: leave.signal, headers: { cookie } })
   expect((await open()).status).toBe(200)
   expect((await open()).status).toBe(200)
   expect((await open()).status).toBe(429)

@@ -17,9 +17,11 @@ export interface DoorLimits {
   readonly uploads: number
   /** Imports of jobs in a minute. */
   readonly imports: number
+  /** Sign-ins in a minute. */
+  readonly signIns: number
 }
 
-export const doorLimits: DoorLimits = { streams: 60, uploads: 600, imports: 60 }
+export const doorLimits: DoorLimits = { streams: 60, uploads: 600, imports: 60, signIns: 20 }
 
 /**
  * What everything passes on its way in: the name the server was asked under, headers that keep a page to itself, a parser that refuses what

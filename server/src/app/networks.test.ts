@@ -2,16 +2,16 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { JobDocument, JobFile, JobState, Person } from '@hestian/core'
-import { blankGasSegment, blankWaterSegment } from '@hestian/core'
+import { blankGasSegment, blankWaterSegment, tickets } from '@hestian/core'
 import { demoJobs } from '../../../demo/src/index'
 import { judged } from '../jobs/judged'
+import { asStaff } from '../people/staff.testing'
 import { handoverSheet } from '../pack/handoverSheet'
 import type { App } from './app'
+import { cookieOf } from './app.testing'
 import { buildApp } from './app'
 
-const people: Person[] = [
-  { id: 'lead', name: 'Lead Person', role: 'lead', tickets: ['gas', 'unvented', 'electrical'] },
-]
+const people: Person[] = [{ id: 'lead', name: 'Lead Person', role: 'lead', tickets: [...tickets] }]
 let folder: string
 let app: App
 beforeEach(async () => {
@@ -28,6 +28,7 @@ const send = async (method: 'GET' | 'POST' | 'PUT', url: string, body?: unknown)
   const answer = await app.http.inject({
     method,
     url: `/api${url}`,
+    headers: { cookie: await cookieOf(app, body) },
     ...(body === undefined ? {} : { payload: body as object }),
   })
   return {
@@ -181,7 +182,7 @@ test('the printed sheet holds the water feed with its drawing, its waits, its re
   const { content } = handoverSheet({
     state,
     ...judged(state),
-    people,
+    people: asStaff(people),
     printedAt: '2026-11-25T09:00:00.000Z',
   })
   const printed = JSON.stringify(content)

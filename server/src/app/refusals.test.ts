@@ -62,9 +62,9 @@ const ways: readonly (readonly [RefusalCode, string, RegExp, () => Promise<Answe
   ],
   [
     'no-such-person',
-    'a hand that nobody knows',
-    /Choose who is working/,
-    () => send('POST', '/jobs/job-one/archive', { by: 'stranger', archived: true }),
+    'tickets of somebody nobody knows',
+    /Nobody of that name/,
+    () => send('PUT', '/people/stranger', { role: 'lead', holds: [] }),
   ],
   [
     'no-such-gauge',
@@ -237,6 +237,13 @@ const elsewhere: Partial<Record<RefusalCode, string>> = {
   'sample-taken': 'bench/recorder.test.ts',
   'evidence-damaged': 'evidence/evidence.test.ts',
   'too-many': 'app/doors.test.ts',
+  'may-not': 'people/people.test.ts',
+  'not-signed-in': 'people/people.test.ts',
+  'other-person': 'people/people.test.ts',
+  'wrong-sign-in': 'people/people.test.ts',
+  'link-over': 'people/people.test.ts',
+  'other-site': 'people/people.test.ts',
+  'last-owner': 'people/people.test.ts',
 }
 
 test.each(ways)('%s: %s', async (code, _, says, ask) => {

@@ -118,6 +118,16 @@ const ways: readonly Way[] = [
     async () => ({ url: `${hot}/skip`, body: { ...act(), because: 'no heat today' } }),
   ],
   [
+    'POST /api/jobs/{jobId}/steps/{stepId}/countersign',
+    async () => {
+      await bench.app.people.add([
+        { id: 'young', name: 'Young Person', role: 'apprentice', tickets: [] },
+      ])
+      await send('POST', `${hot}/skip`, { ...act('young'), because: 'no heat today' })
+      return { url: `${hot}/countersign`, body: act() }
+    },
+  ],
+  [
     'POST /api/jobs/{jobId}/steps/{stepId}/undo',
     async () => ({
       url: `${hut}/steps/exchange.cold-read/undo`,
@@ -257,6 +267,21 @@ const elsewhere = [
   'POST /api/jobs/{jobId}/signatures',
   'POST /api/jobs/{jobId}/unfreeze',
   'POST /api/gauges/{gaugeId}/plant',
+  // Sessions, invitations and links are made anew each time: server/src/people/people.test.ts
+  'POST /api/session',
+  'POST /api/session/demo',
+  'POST /api/session/end',
+  'POST /api/sessions/{sessionId}/end',
+  'POST /api/first-run',
+  'POST /api/invitation',
+  'POST /api/people',
+  'POST /api/people/{personId}/invitation',
+  'POST /api/people/{personId}/let-go',
+  'PUT /api/people/{personId}',
+  'PUT /api/password',
+  'POST /api/guest',
+  'POST /api/jobs/{jobId}/guests',
+  'POST /api/jobs/{jobId}/guests/{guestId}/revoke',
 ]
 
 test('no route that stores something is left out', () => {

@@ -4,6 +4,7 @@ import { BackupParams, Backups, KeptBackup, MakeBackup, Refused } from '@hestian
 import type { FastifyReply } from 'fastify'
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
 import type { Clock } from '../app/parts'
+import { lets } from '../people/gate'
 import { Refusal } from '../app/refusal'
 import { turnstile } from '../app/turnstile'
 import type { PeopleStore } from '../people/peopleStore'
@@ -18,7 +19,7 @@ export const backupRoutes: FastifyPluginAsyncZod<{
   clock: Clock
 }> = async (app, { dataFolder, people, tasks, clock }) => {
   const oneAtATime = turnstile(1)
-  app.get('/backups', { schema: { response: { 200: Backups } } }, async () => ({
+  app.get('/backups', { ...lets('firm'), schema: { response: { 200: Backups } } }, async () => ({
     folder: backupsIn(dataFolder),
     keeps: keptBackups,
     kept: [...(await listBackups(dataFolder))],
@@ -27,6 +28,7 @@ export const backupRoutes: FastifyPluginAsyncZod<{
   app.post(
     '/backups',
     {
+      ...lets('firm'),
       schema: {
         body: MakeBackup,
         response: { 201: KeptBackup, 400: Refused, 503: Refused, 507: Refused },
@@ -42,7 +44,7 @@ export const backupRoutes: FastifyPluginAsyncZod<{
 
   app.get(
     '/backups/:name',
-    { schema: { params: BackupParams, response: { 404: Refused } } },
+    { ...lets('firm'), schema: { params: BackupParams, response: { 404: Refused } } },
     async (request, reply) => {
       const { name } = request.params
       const file = join(backupsIn(dataFolder), name)

@@ -55,7 +55,7 @@ test('asked for twice under one id it is one', async () => {
 
 test('nobody who does not work here makes one, and no other file leaves by its name', async () => {
   expect(await bench.send('POST', '/backups', bench.act('stranger'))).toMatchObject({
-    body: { code: 'no-such-person' },
+    body: { code: 'other-person' },
   })
   for (const name of ['hestian.sqlite', '..%2Fhestian.sqlite', 'hestian-2026.zip'])
     expect(await bench.send('GET', `/backups/${name}`)).toMatchObject({ status: 404 })

@@ -326,6 +326,9 @@ test('a test that passed asks to be made again when the pipes it tested are chan
   expect(await isTight()).toBe(false)
   const soaped = { kind: 'test-point', testId: 'test-now', soaped: 'dry' }
   // Whoever came with an imported job has no ticket, and closes nothing.
+  await bench.app.people.add([
+    { id: 'isla-penhallick', name: 'Isla Penhallick', role: 'lead', tickets: [] },
+  ])
   const apprentice = { ...bench.act(), by: 'isla-penhallick', at, body: soaped }
   expect(await bench.send('POST', '/jobs/kestrel-weir/records', apprentice)).toMatchObject({
     status: 403,

@@ -1,23 +1,26 @@
 import type { GasTest, JobRecord, JudgedTest, RecordBody, Sample } from '@hestian/core'
 import {
   Act,
+  atWork,
   BeginTest,
   jobLimits,
   JobParams,
   lacking,
+  lackingSays,
   Refused,
   Repaired,
+  siteTime,
   stillCuring,
   TestNote,
   TestParams,
   testedFingerprint,
-  ticketWords,
   TypedSample,
   numbered,
 } from '@hestian/core'
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
 import { z } from 'zod'
 import type { Clock } from '../app/parts'
+import { lets } from '../people/gate'
 import { Refusal } from '../app/refusal'
 import type { GaugeLink } from '../gauges/gaugeLink'
 import type { JobStore } from '../jobs/jobStore'
@@ -42,7 +45,14 @@ interface Parts {
 /** A logger's whole file, as readings. */
 const largestLog_bytes = 4 * 1024 * 1024
 
-const answers = { 201: z.object({}), 400: Refused, 403: Refused, 404: Refused, 409: Refused }
+const answers = {
+  201: z.object({}),
+  400: Refused,
+  401: Refused,
+  403: Refused,
+  404: Refused,
+  409: Refused,
+}
 
 /** The test bench: begin, top up, note, type a reading, end, repair. */
 export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
@@ -77,23 +87,25 @@ export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
   app.post(
     '/jobs/:jobId/tests',
     {
+      ...lets('site'),
       bodyLimit: largestLog_bytes,
       schema: { params: JobParams, body: BeginTest, response: answers },
     },
     async (request, reply) => {
       const { jobId } = request.params
       const { body } = request
-      const person = await people.get(body.by)
+      const staff = await people.get(body.by)
       await jobs.alone(jobId, async () => {
         await jobs.heading(jobId)
         if (await jobs.hasRecord(jobId, body.id)) return
-        const needed = lacking(person, ['gas'])
-        if (needed.length > 0)
+        const job = await tasks.judged(jobId)
+        const { document } = job.state
+        const person = atWork(staff, document.practice, siteTime(clock.now(), document))
+        if (lacking(person, ['gas']).length > 0)
           throw new Refusal(
             'ticket-missing',
-            `${person.name} has no ${ticketWords.gas}; a tightness test needs one to be signed.`,
+            `${lackingSays(person, ['gas'])}; a tightness test needs one to be signed.`,
           )
-        const job = await tasks.judged(jobId)
         const instrument = {
           ...instrumentOf(body.how, gauges),
           ...(await listedOf(body.how, instruments)),
@@ -126,7 +138,7 @@ export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
 
   app.post(
     '/jobs/:jobId/tests/:testId/samples',
-    { schema: { params: TestParams, body: TypedSample, response: answers } },
+    { ...lets('site'), schema: { params: TestParams, body: TypedSample, response: answers } },
     async (request, reply) => {
       const { jobId, testId } = request.params
       const { by, sample } = request.body
@@ -157,7 +169,7 @@ export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
 
   app.post(
     '/jobs/:jobId/tests/:testId/top-up',
-    { schema: { params: TestParams, body: Act, response: answers } },
+    { ...lets('site'), schema: { params: TestParams, body: Act, response: answers } },
     async (request, reply) => {
       const { jobId, testId } = request.params
       const test = await open(jobId, testId)
@@ -179,7 +191,7 @@ export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
 
   app.post(
     '/jobs/:jobId/tests/:testId/notes',
-    { schema: { params: TestParams, body: TestNote, response: answers } },
+    { ...lets('site'), schema: { params: TestParams, body: TestNote, response: answers } },
     async (request, reply) => {
       const { jobId, testId } = request.params
       const test = await testOf(jobId, testId)
@@ -197,7 +209,7 @@ export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
 
   app.post(
     '/jobs/:jobId/tests/:testId/end',
-    { schema: { params: TestParams, body: Act, response: answers } },
+    { ...lets('site'), schema: { params: TestParams, body: Act, response: answers } },
     async (request, reply) => {
       const { jobId, testId } = request.params
       const { by } = request.body
@@ -217,7 +229,7 @@ export const testRoutes: FastifyPluginAsyncZod<Parts> = async (
 
   app.post(
     '/jobs/:jobId/tests/:testId/repair',
-    { schema: { params: TestParams, body: Repaired, response: answers } },
+    { ...lets('site'), schema: { params: TestParams, body: Repaired, response: answers } },
     async (request, reply) => {
       const { jobId, testId } = request.params
       const test = await testOf(jobId, testId)

@@ -4,6 +4,7 @@ import { Instruments1790400000000 } from './instruments'
 import { FirstTables1790000000000 } from './firstTables'
 import { WhatTheWorkIs1790300000000 } from './whatTheWorkIs'
 import { NothingLost1790200000000 } from './nothingLost'
+import { People1790600000000 } from './people'
 
 /** Every step of the tables, oldest first. One that has landed is never edited. */
 export const migrations = [
@@ -13,4 +14,5 @@ export const migrations = [
   WhatTheWorkIs1790300000000,
   Instruments1790400000000,
   Barometer1790500000000,
+  People1790600000000,
 ]

@@ -62,8 +62,34 @@ export interface PersonRow {
   id: string
   name: string
   role: string
+  /** Tickets as their papers say them; those of before are bare words. */
   tickets: string
   units: string
+  password: string | null
+  /** Hash of an invitation's token, and until when it opens. */
+  invitation: string | null
+  invitedUntil: string | null
+}
+export interface SessionRow {
+  id: string
+  tokenHash: string
+  /** One of the firm, or a guest of one job. */
+  personId: string | null
+  guestId: string | null
+  madeAt: string
+  seenAt: string
+  until: string
+  from: string
+}
+export interface GuestRow {
+  id: string
+  tokenHash: string
+  jobId: string
+  name: string
+  by: string
+  madeAt: string
+  until: string
+  revokedAt: string | null
 }
 export interface EvidenceRow {
   hash: string
@@ -149,6 +175,35 @@ export const PersonTable = new EntitySchema<PersonRow>({
     role: { type: 'text' },
     tickets: { type: 'text' },
     units: { type: 'text', default: '{}' },
+    password: { type: 'text', nullable: true },
+    invitation: { type: 'text', nullable: true },
+    invitedUntil: { type: 'text', nullable: true },
+  },
+})
+export const SessionTable = new EntitySchema<SessionRow>({
+  name: 'session',
+  columns: {
+    id: { type: 'text', primary: true },
+    tokenHash: { type: 'text' },
+    personId: { type: 'text', nullable: true },
+    guestId: { type: 'text', nullable: true },
+    madeAt: { type: 'text' },
+    seenAt: { type: 'text' },
+    until: { type: 'text' },
+    from: { type: 'text' },
+  },
+})
+export const GuestTable = new EntitySchema<GuestRow>({
+  name: 'guest',
+  columns: {
+    id: { type: 'text', primary: true },
+    tokenHash: { type: 'text' },
+    jobId: { type: 'text' },
+    name: { type: 'text' },
+    by: { type: 'text' },
+    madeAt: { type: 'text' },
+    until: { type: 'text' },
+    revokedAt: { type: 'text', nullable: true },
   },
 })
 
@@ -178,6 +233,8 @@ export const tables = [
   RecordTable,
   SampleTable,
   PersonTable,
+  SessionTable,
+  GuestTable,
   EvidenceTable,
   InstrumentTable,
 ]

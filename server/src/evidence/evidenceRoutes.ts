@@ -1,6 +1,7 @@
 import { EvidenceParams, EvidenceStored, evidenceTypes, Refused } from '@hestian/core'
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
 import { Refusal } from '../app/refusal'
+import { lets } from '../people/gate'
 import type { EvidenceStore } from './evidenceStore'
 
 export const largestEvidence = 20 * 1024 * 1024
@@ -21,7 +22,7 @@ export const evidenceRoutes: FastifyPluginAsyncZod<{
     '/evidence/:hash',
     {
       bodyLimit: largestEvidence,
-      config: limits.put,
+      config: { lets: 'design', ...limits.put },
       schema: {
         params: EvidenceParams,
         response: {
@@ -43,7 +44,10 @@ export const evidenceRoutes: FastifyPluginAsyncZod<{
 
   app.get(
     '/evidence/:hash',
-    { schema: { params: EvidenceParams, response: { 404: Refused, 410: Refused } } },
+    {
+      ...lets('read'),
+      schema: { params: EvidenceParams, response: { 404: Refused, 410: Refused } },
+    },
     async (request, reply) => {
       const { type, bytes } = await evidence.get(request.params.hash)
       return (

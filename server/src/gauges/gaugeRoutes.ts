@@ -2,6 +2,7 @@ import { GaugeParams, GaugeState, PlantCommand, Refused } from '@hestian/core'
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
 import { z } from 'zod'
 import { Refusal } from '../app/refusal'
+import { lets } from '../people/gate'
 import type { GaugeLink } from './gaugeLink'
 
 /** The gauges that are set up, and the hand at the simulated pipework. */
@@ -9,13 +10,16 @@ export const gaugeRoutes: FastifyPluginAsyncZod<{ gauges: readonly GaugeLink[] }
   app,
   { gauges },
 ) => {
-  app.get('/gauges', { schema: { response: { 200: z.array(GaugeState) } } }, async () =>
-    gauges.map((gauge) => gauge.state()),
+  app.get(
+    '/gauges',
+    { ...lets('read'), schema: { response: { 200: z.array(GaugeState) } } },
+    async () => gauges.map((gauge) => gauge.state()),
   )
 
   app.post(
     '/gauges/:gaugeId/plant',
     {
+      ...lets('site'),
       schema: {
         params: GaugeParams,
         body: PlantCommand,

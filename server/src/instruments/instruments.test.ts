@@ -1,3 +1,4 @@
+import { asStaff } from '../people/staff.testing'
 import type { Instrument, JobFile, JobState } from '@hestian/core'
 import { demoJobs } from '../../../demo/src/index'
 import { Bench } from '../app/app.testing'
@@ -50,7 +51,12 @@ describe('the certificate of a test', () => {
   const certificate = async (testId: string) => {
     const state = (await bench.send('GET', '/jobs/kestrel-weir')).body as unknown as JobState
     const people = [{ id: 'lead', name: 'Maren', role: '', tickets: ['gas' as const] }]
-    const facts = { state, ...judged(state), people, printedAt: '2026-11-28T12:00:00.000Z' }
+    const facts = {
+      state,
+      ...judged(state),
+      people: asStaff(people),
+      printedAt: '2026-11-28T12:00:00.000Z',
+    }
     return JSON.stringify(testCertificate(facts, testId))
   }
   const run = async (testId: string, instrumentId?: string) => {
@@ -163,7 +169,12 @@ describe('the certificate of a test by hand', () => {
   const paper = async (recordId: string) => {
     const state = (await bench.send('GET', '/jobs/kestrel-weir')).body as unknown as JobState
     const people = [{ id: bench.act().by, name: 'Maren', role: '', tickets: ['gas' as const] }]
-    const facts = { state, ...judged(state), people, printedAt: '2026-11-28T12:00:00.000Z' }
+    const facts = {
+      state,
+      ...judged(state),
+      people: asStaff(people),
+      printedAt: '2026-11-28T12:00:00.000Z',
+    }
     return JSON.stringify(handTestCertificate(facts, recordId))
   }
   test('says what was read, both statements, what it was held against, and what was not read', async () => {

@@ -1,5 +1,6 @@
 import type { Person } from '@hestian/core'
-import { Refused } from '@hestian/core'
+import { atWork, Refused, siteTime } from '@hestian/core'
+import type { Clock } from '../app/parts'
 import type { PeopleStore } from '../people/peopleStore'
 import type { JudgedJob, Tasks } from '../workers/tasks'
 import type { JobStore } from './jobStore'
@@ -7,6 +8,7 @@ import type { JobStore } from './jobStore'
 /** Answers of a route that may be refused. */
 export const refused = {
   400: Refused,
+  401: Refused,
   403: Refused,
   404: Refused,
   409: Refused,
@@ -18,8 +20,8 @@ export const refused = {
 
 export type ActOnce = (
   jobId: string,
-  act: { readonly id: string; readonly by: string },
-  work: (person: Person, job: JudgedJob) => Promise<void>,
+  act: { readonly id: string; readonly by: string; readonly at?: string | undefined },
+  work: (person: Person, job: JudgedJob, at: string) => Promise<void>,
 ) => Promise<void>
 
 /** Looks at a job and acts on it alone, once under the act's id: four presses at once are one. */
@@ -28,15 +30,23 @@ export const actingOnce =
     jobs,
     people,
     tasks,
+    clock,
   }: {
     readonly jobs: JobStore
     readonly people: PeopleStore
     readonly tasks: Tasks
+    readonly clock: Clock
   }): ActOnce =>
   async (jobId, act, work) => {
-    const person = await people.get(act.by)
+    const staff = await people.get(act.by)
     await jobs.heading(jobId)
     await jobs.alone(jobId, async () => {
-      if (!(await jobs.hasRecord(jobId, act.id))) await work(person, await tasks.judged(jobId))
+      if (await jobs.hasRecord(jobId, act.id)) return
+      const job = await tasks.judged(jobId)
+      const { document } = job.state
+      const now = clock.now()
+      // What was done out of reach was done when it was done, and never later than now.
+      const at = act.at !== undefined && act.at < now ? act.at : now
+      await work(atWork(staff, document.practice, siteTime(at, document)), job, at)
     })
   }

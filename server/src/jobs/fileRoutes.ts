@@ -4,9 +4,11 @@ import { ImportedJob, JobFile, JobParams, Refused, upgradeFile } from '@hestian/
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
 import { z } from 'zod'
 import type { Clock } from '../app/parts'
+import { lets } from '../people/gate'
 import { Refusal } from '../app/refusal'
 import type { EvidenceStore } from '../evidence/evidenceStore'
 import type { PeopleStore } from '../people/peopleStore'
+import { asFiled } from '../people/peopleStore'
 import { fileAlone } from './fileAlone'
 import { readJobZip, receiveZip, writeJobZip } from './jobZip'
 import type { JobStore } from './jobStore'
@@ -40,10 +42,7 @@ export const fileRoutes: FastifyPluginAsyncZod<Parts> = async (
   { jobs, people, evidence, clock, limits },
 ) => {
   const fileOf = async (jobId: string): Promise<JobFile> =>
-    jobs.exportFile(
-      jobId,
-      (await people.list()).map((person) => ({ ...person, tickets: [...person.tickets] })),
-    )
+    jobs.exportFile(jobId, asFiled(await people.list()))
 
   app.addContentTypeParser('application/zip', (_request, payload, done) => {
     receiveZip(payload, largestJobZip).then((path) => done(null, { path }), done)
@@ -51,7 +50,7 @@ export const fileRoutes: FastifyPluginAsyncZod<Parts> = async (
 
   app.get(
     '/jobs/:jobId/export',
-    { schema: { params: JobParams, response: { 200: JobFile, ...refused } } },
+    { ...lets('read'), schema: { params: JobParams, response: { 200: JobFile, ...refused } } },
     async (request, reply) => {
       const file = await fileOf(request.params.jobId)
       return reply
@@ -62,7 +61,7 @@ export const fileRoutes: FastifyPluginAsyncZod<Parts> = async (
 
   app.get(
     '/jobs/:jobId/export.zip',
-    { schema: { params: JobParams, response: refused } },
+    { ...lets('read'), schema: { params: JobParams, response: refused } },
     async (request, reply) => {
       const file = await fileOf(request.params.jobId)
       const path = await writeJobZip(file, evidence)
@@ -79,7 +78,7 @@ export const fileRoutes: FastifyPluginAsyncZod<Parts> = async (
     '/import',
     {
       bodyLimit: largestJobFile,
-      config: limits.import,
+      config: { lets: 'file', ...limits.import },
       schema: { body: z.unknown(), response: { 201: ImportedJob, ...refused } },
     },
     async (request, reply) => {

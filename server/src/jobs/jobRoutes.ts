@@ -1,6 +1,7 @@
 import type { BoardPage, BoardQuery, JudgedSheet, Person, RecordKind, SheetId } from '@hestian/core'
 import {
   ArchiveJob,
+  atWork,
   blankDocument,
   BoardPage as BoardPageSchema,
   BoardQuery as BoardQuerySchema,
@@ -11,6 +12,7 @@ import {
   JobParams,
   JobState,
   lacking,
+  lackingSays,
   NewJob,
   NewRecord,
   NewRevision,
@@ -21,16 +23,17 @@ import {
   SaveDraft,
   Saved,
   SignHandover,
+  siteTime,
   templateOf,
   tickItem,
   TickOff,
   ticketsToCheck,
   ticketsToSign,
-  ticketWords,
 } from '@hestian/core'
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
 import { z } from 'zod'
 import type { Clock } from '../app/parts'
+import { lets } from '../people/gate'
 import { Refusal } from '../app/refusal'
 import type { PeopleStore } from '../people/peopleStore'
 import type { JudgedJob, Tasks } from '../workers/tasks'
@@ -77,17 +80,21 @@ export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
   app,
   { jobs, board, people, tasks, clock },
 ) => {
-  const actOnce = actingOnce({ jobs, people, tasks })
+  const actOnce = actingOnce({ jobs, people, tasks, clock })
 
   app.get(
     '/jobs',
-    { schema: { querystring: BoardQuerySchema, response: { 200: BoardPageSchema, 400: Refused } } },
+    {
+      ...lets('read'),
+      schema: { querystring: BoardQuerySchema, response: { 200: BoardPageSchema, 400: Refused } },
+    },
     async (request) => board(request.query),
   )
 
   app.post(
     '/jobs/:jobId/archive',
     {
+      ...lets('file'),
       schema: { params: JobParams, body: ArchiveJob, response: { 200: z.object({}), ...refused } },
     },
     async (request) => {
@@ -99,7 +106,10 @@ export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
 
   app.post(
     '/jobs/:jobId/duplicate',
-    { schema: { params: JobParams, body: DuplicateJob, response: { 201: JobState, ...refused } } },
+    {
+      ...lets('design'),
+      schema: { params: JobParams, body: DuplicateJob, response: { 201: JobState, ...refused } },
+    },
     async (request, reply) => {
       const { id, by, name } = request.body
       await people.get(by)
@@ -113,7 +123,7 @@ export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
 
   app.post(
     '/jobs',
-    { schema: { body: NewJob, response: { 201: JobState, ...refused } } },
+    { ...lets('design'), schema: { body: NewJob, response: { 201: JobState, ...refused } } },
     async (request, reply) => {
       const { id, by, ...site } = request.body
       await people.get(by)
@@ -123,13 +133,14 @@ export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
 
   app.get(
     '/jobs/:jobId',
-    { schema: { params: JobParams, response: { 200: JobState, ...refused } } },
+    { ...lets('read'), schema: { params: JobParams, response: { 200: JobState, ...refused } } },
     async (request) => jobs.state(request.params.jobId),
   )
 
   app.put(
     '/jobs/:jobId/draft',
     {
+      ...lets('design'),
       bodyLimit: largestDraft,
       schema: { params: JobParams, body: SaveDraft, response: { 200: Saved, ...refused } },
     },
@@ -142,16 +153,23 @@ export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
 
   app.post(
     '/jobs/:jobId/records',
-    { schema: { params: JobParams, body: NewRecord, response: { 201: z.object({}), ...refused } } },
+    {
+      ...lets('site'),
+      schema: { params: JobParams, body: NewRecord, response: { 201: z.object({}), ...refused } },
+    },
     async (request, reply) => {
       const { body } = request
-      const person = await people.get(body.by)
+      const staff = await people.get(body.by)
       // It is the last step of a test: whoever may not begin one may not close it.
-      if (body.body.kind === 'test-point' && lacking(person, ['gas']).length > 0)
-        throw new Refusal(
-          'ticket-missing',
-          `${person.name} has no ${ticketWords.gas}; the test point is closed by somebody who has one.`,
-        )
+      if (body.body.kind === 'test-point') {
+        const { document } = await jobs.state(request.params.jobId)
+        const person = atWork(staff, document.practice, siteTime(body.at, document))
+        if (lacking(person, ['gas']).length > 0)
+          throw new Refusal(
+            'ticket-missing',
+            `${lackingSays(person, ['gas'])}; the test point is closed by somebody who has one.`,
+          )
+      }
       if (body.body.kind === 'received')
         await expectHandedOver(jobs, request.params.jobId, body.body.revision)
       if (!recordedHere.includes(body.body.kind))
@@ -166,7 +184,10 @@ export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
 
   app.post(
     '/jobs/:jobId/items/:itemId/tick',
-    { schema: { params: ItemParams, body: TickOff, response: { 201: z.object({}), ...refused } } },
+    {
+      ...lets('site'),
+      schema: { params: ItemParams, body: TickOff, response: { 201: z.object({}), ...refused } },
+    },
     async (request, reply) => {
       const { jobId, itemId } = request.params
       const { body } = request
@@ -181,6 +202,7 @@ export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
   app.post(
     '/jobs/:jobId/checks',
     {
+      ...lets('sign'),
       schema: { params: JobParams, body: CheckSheet, response: { 201: z.object({}), ...refused } },
     },
     async (request, reply) => {
@@ -205,6 +227,7 @@ export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
   app.post(
     '/jobs/:jobId/signatures',
     {
+      ...lets('sign'),
       schema: {
         params: JobParams,
         body: SignHandover,
@@ -237,6 +260,7 @@ export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
   app.post(
     '/jobs/:jobId/revisions',
     {
+      ...lets('design'),
       schema: {
         params: JobParams,
         body: NewRevision,
@@ -253,6 +277,7 @@ export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
   app.post(
     '/jobs/:jobId/unfreeze',
     {
+      ...lets('sign'),
       schema: { params: JobParams, body: NewRevision, response: { 201: z.object({}), ...refused } },
     },
     async (request, reply) => {
@@ -265,6 +290,7 @@ export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
   app.get(
     '/jobs/:jobId/revisions/:letter',
     {
+      ...lets('read'),
       schema: {
         params: RevisionParams,
         response: { 200: JobFile.shape.revisions.element, ...refused },
@@ -288,7 +314,7 @@ function sheetToCheck(
   if (needed.length > 0)
     throw new Refusal(
       'ticket-missing',
-      `${person.name} has no ${needed.map((ticket) => ticketWords[ticket]).join(' or ')}; checking ${sheet.name} needs one.`,
+      `${lackingSays(person, needed)}; checking ${sheet.name} needs one.`,
     )
   if (sheet.state === 'stop') throw new Refusal('cannot-check', `${sheet.name} has an open stop.`)
   if (sheet.state === 'incomplete')
@@ -313,7 +339,7 @@ function expectSignable({ state, judgement }: JudgedJob, person: Person, typedNa
   if (needed.length > 0)
     throw new Refusal(
       'ticket-missing',
-      `${person.name} has no ${needed.map((ticket) => ticketWords[ticket]).join(' and no ')}; this handover needs it to be signed.`,
+      `${lackingSays(person, needed)}; this handover needs it to be signed.`,
     )
   if (typedName.trim().toLowerCase() !== person.name.toLowerCase())
     throw new Refusal(

@@ -385,10 +385,11 @@ async function once(
 }
 
 async function insertHistory(manager: EntityManager, file: JobFile): Promise<void> {
-  for (const { id, name, role } of file.people)
+  // Names alone: what somebody is in this firm, and what they may sign, is its owner's to say.
+  for (const { id, name } of file.people)
     await manager.query(
-      `INSERT OR IGNORE INTO person (id, name, role, tickets) VALUES (?, ?, ?, '[]')`,
-      [id, name, role],
+      `INSERT OR IGNORE INTO person (id, name, role, tickets) VALUES (?, ?, '', '[]')`,
+      [id, name],
     )
   for (const { letter, document, at, by, signed } of file.revisions)
     await insertRevision(manager, {

@@ -2,6 +2,7 @@ import type { SiteAct } from '@hestian/core'
 import {
   BeginVisit,
   ConfirmGuard,
+  Countersign,
   decide,
   EndVisit,
   JobParams,
@@ -15,6 +16,7 @@ import {
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
 import { z } from 'zod'
 import type { Clock } from '../app/parts'
+import { lets } from '../people/gate'
 import { Refusal } from '../app/refusal'
 import type { PeopleStore } from '../people/peopleStore'
 import type { Tasks } from '../workers/tasks'
@@ -37,14 +39,13 @@ interface Act {
 const done = { 201: z.object({}), ...refused }
 
 /** Judges an act again as it arrives, and stores what it records: as of when it was done, never later than now. */
-const taking = ({ jobs, people, tasks, clock }: Parts) => {
-  const actOnce = actingOnce({ jobs, people, tasks })
+const taking = (parts: Parts) => {
+  const { jobs } = parts
+  const actOnce = actingOnce(parts)
   return (jobId: string, act: Act, what: SiteAct): Promise<void> =>
-    actOnce(jobId, act, async (person, { judgement }) => {
+    actOnce(jobId, act, async (person, { judgement }, at) => {
       const decision = decide(judgement, person, what)
       if (!decision.ok) throw new Refusal(decision.code, decision.says)
-      const now = clock.now()
-      const at = act.at !== undefined && act.at < now ? act.at : now
       await jobs.append(jobId, recordsOfAct(decision, act, at))
     })
 }
@@ -52,10 +53,11 @@ const taking = ({ jobs, people, tasks, clock }: Parts) => {
 /** Steps on site: confirmed, signed, passed over, taken back. */
 export const stepRoutes: FastifyPluginAsyncZod<Parts> = async (app, parts) => {
   const take = taking(parts)
+  await app.register(countersignRoute, parts)
 
   app.post(
     '/jobs/:jobId/steps/:stepId/guards',
-    { schema: { params: StepParams, body: ConfirmGuard, response: done } },
+    { ...lets('site'), schema: { params: StepParams, body: ConfirmGuard, response: done } },
     async ({ params: { jobId, stepId }, body }, reply) => {
       await take(jobId, body, { do: 'guard', stepId, guardId: body.guardId })
       return reply.code(201).send({})
@@ -64,7 +66,7 @@ export const stepRoutes: FastifyPluginAsyncZod<Parts> = async (app, parts) => {
 
   app.post(
     '/jobs/:jobId/steps/:stepId/sign',
-    { schema: { params: StepParams, body: SignStep, response: done } },
+    { ...lets('site'), schema: { params: StepParams, body: SignStep, response: done } },
     async ({ params: { jobId, stepId }, body }, reply) => {
       await take(jobId, body, { do: 'sign', stepId, given: body })
       return reply.code(201).send({})
@@ -73,7 +75,7 @@ export const stepRoutes: FastifyPluginAsyncZod<Parts> = async (app, parts) => {
 
   app.post(
     '/jobs/:jobId/steps/:stepId/skip',
-    { schema: { params: StepParams, body: WithReason, response: done } },
+    { ...lets('site'), schema: { params: StepParams, body: WithReason, response: done } },
     async ({ params: { jobId, stepId }, body }, reply) => {
       await take(jobId, body, { do: 'skip', stepId, because: body.because })
       return reply.code(201).send({})
@@ -82,9 +84,22 @@ export const stepRoutes: FastifyPluginAsyncZod<Parts> = async (app, parts) => {
 
   app.post(
     '/jobs/:jobId/steps/:stepId/undo',
-    { schema: { params: StepParams, body: WithReason, response: done } },
+    { ...lets('site'), schema: { params: StepParams, body: WithReason, response: done } },
     async ({ params: { jobId, stepId }, body }, reply) => {
       await take(jobId, body, { do: 'undo', stepId, because: body.because })
+      return reply.code(201).send({})
+    },
+  )
+}
+
+/** What an apprentice signed, stood up for by somebody else. */
+const countersignRoute: FastifyPluginAsyncZod<Parts> = async (app, parts) => {
+  const take = taking(parts)
+  app.post(
+    '/jobs/:jobId/steps/:stepId/countersign',
+    { ...lets('countersign'), schema: { params: StepParams, body: Countersign, response: done } },
+    async ({ params: { jobId, stepId }, body }, reply) => {
+      await take(jobId, body, { do: 'countersign', stepId })
       return reply.code(201).send({})
     },
   )
@@ -96,7 +111,7 @@ export const visitRoutes: FastifyPluginAsyncZod<Parts> = async (app, parts) => {
 
   app.post(
     '/jobs/:jobId/off/:offId/put-back',
-    { schema: { params: OffParams, body: PutBack, response: done } },
+    { ...lets('site'), schema: { params: OffParams, body: PutBack, response: done } },
     async ({ params: { jobId, offId }, body }, reply) => {
       await take(jobId, body, { do: 'put-back', offId })
       return reply.code(201).send({})
@@ -105,7 +120,7 @@ export const visitRoutes: FastifyPluginAsyncZod<Parts> = async (app, parts) => {
 
   app.post(
     '/jobs/:jobId/visits',
-    { schema: { params: JobParams, body: BeginVisit, response: done } },
+    { ...lets('site'), schema: { params: JobParams, body: BeginVisit, response: done } },
     async ({ params: { jobId }, body }, reply) => {
       await take(jobId, body, { do: 'visit-begin', with: body.with })
       return reply.code(201).send({})
@@ -114,7 +129,7 @@ export const visitRoutes: FastifyPluginAsyncZod<Parts> = async (app, parts) => {
 
   app.post(
     '/jobs/:jobId/visits/end',
-    { schema: { params: JobParams, body: EndVisit, response: done } },
+    { ...lets('site'), schema: { params: JobParams, body: EndVisit, response: done } },
     async ({ params: { jobId }, body }, reply) => {
       const { done, left, staysOff } = body
       await take(jobId, body, { do: 'visit-end', end: { done, left, staysOff } })

@@ -1,7 +1,7 @@
 import { setTimeout as wait } from 'node:timers/promises'
 import type { LiveEvent } from '@hestian/core'
 import { blankDocument } from '@hestian/core'
-import { Bench } from '../app/app.testing'
+import { Bench, cookieOf } from '../app/app.testing'
 
 let bench: Bench
 let base: string
@@ -23,7 +23,7 @@ async function listen(jobId: string, last?: string) {
   const end = new AbortController()
   const response = await fetch(`${base}/api/jobs/${jobId}/live`, {
     signal: end.signal,
-    headers: last ? { 'last-event-id': last } : {},
+    headers: { cookie: await cookieOf(bench.app), ...(last ? { 'last-event-id': last } : {}) },
   })
   const heard: Heard[] = []
   let text = ''
@@ -129,7 +129,9 @@ test('what lies further back than is kept is to be read again', async () => {
 })
 
 test('a job that is not there has no stream, and says so', async () => {
-  const response = await fetch(`${base}/api/jobs/nowhere/live`)
+  const response = await fetch(`${base}/api/jobs/nowhere/live`, {
+    headers: { cookie: await cookieOf(bench.app) },
+  })
   expect(response.status).toBe(404)
   expect(await response.json()).toMatchObject({ code: 'no-such-job' })
 })

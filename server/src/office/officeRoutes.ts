@@ -2,6 +2,7 @@ import { Act, JobParams, noticeOf, numbered, Office, ofKind } from '@hestian/cor
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
 import { z } from 'zod'
 import type { Clock } from '../app/parts'
+import { lets } from '../people/gate'
 import { Refusal } from '../app/refusal'
 import { actingOnce, refused } from '../jobs/actOnce'
 import type { JobStore } from '../jobs/jobStore'
@@ -22,13 +23,16 @@ interface Parts {
 export const officeRoutes: FastifyPluginAsyncZod<Parts> = async (app, parts) => {
   const { jobs, people, clock, office } = parts
   const actOnce = actingOnce(parts)
-  app.get('/office', { schema: { response: { 200: Office } } }, async () => ({
+  app.get('/office', { ...lets('read'), schema: { response: { 200: Office } } }, async () => ({
     name: office === undefined ? null : new URL(office).host,
   }))
 
   app.post(
     '/jobs/:jobId/notices',
-    { schema: { params: JobParams, body: Act, response: { 201: z.object({}), ...refused } } },
+    {
+      ...lets('file'),
+      schema: { params: JobParams, body: Act, response: { 201: z.object({}), ...refused } },
+    },
     async (request, reply) => {
       const { jobId } = request.params
       const { body } = request

@@ -7,12 +7,11 @@ import {
   paperInks,
   seriesStrip,
   showIn,
-  ticketWords,
 } from '@hestian/core'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { Refusal } from '../app/refusal'
 import type { HandoverFacts, Witness } from './paper'
-import { drawn, paper, rows, section, witnessOf } from './paper'
+import { drawn, paper, rows, section, witnessOf, ticketsSaid } from './paper'
 import { outcomeWords } from './recorded'
 
 type Last = NonNullable<JudgedHandTest['last']>
@@ -128,7 +127,5 @@ function strip(
   return [section('Over time'), drawn(drawing, 503)]
 }
 
-function whoSays(last: Last, { people }: HandoverFacts, witness: Witness): string {
-  const held = people.find(({ id }) => id === last.by)?.tickets.map((one) => ticketWords[one]) ?? []
-  return `${witness.who(last)}; ${held.length > 0 ? `holds ${held.join(', ')}` : 'no ticket on file'}.`
-}
+const whoSays = (last: Last, facts: HandoverFacts, witness: Witness): string =>
+  `${witness.who(last)}; ${ticketsSaid(last, facts)}.`

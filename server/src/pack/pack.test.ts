@@ -1,3 +1,4 @@
+import { asStaff } from '../people/staff.testing'
 import { createHash } from 'node:crypto'
 import { inflateSync } from 'node:zlib'
 import type { JobFile, JobState, PaperId } from '@hestian/core'
@@ -20,7 +21,12 @@ afterAll(() => bench.end())
 const stateOf = async (url: string) => (await send('GET', url)).body as unknown as JobState
 const printed = async (url: string, papers: readonly PaperId[] = []): Promise<string> => {
   const state = await stateOf(url)
-  const facts = { state, ...judged(state), people: [lead], printedAt: '2026-11-25T09:00:00.000Z' }
+  const facts = {
+    state,
+    ...judged(state),
+    people: asStaff([lead]),
+    printedAt: '2026-11-25T09:00:00.000Z',
+  }
   return JSON.stringify(handoverSheet(facts, papers))
 }
 const pages = (pdf: Buffer): number => pdf.toString('latin1').match(/\/Type \/Page\b/g)?.length ?? 0
@@ -106,7 +112,12 @@ describe('the pack of a whole job', () => {
 describe('what the papers say', () => {
   test('after a signature the cover says what was changed since, by sheet', async () => {
     const state = await stateOf(kestrel)
-    const facts = { state, ...judged(state), people: [lead], printedAt: '2026-11-25T09:00:00.000Z' }
+    const facts = {
+      state,
+      ...judged(state),
+      people: asStaff([lead]),
+      printedAt: '2026-11-25T09:00:00.000Z',
+    }
     const since = (document: JobState['document']) =>
       JSON.stringify(handoverSheet({ ...facts, before: { letter: 'A', document } }))
     expect(since(state.document)).toContain('Nothing of the design was changed since revision A.')

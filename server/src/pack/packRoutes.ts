@@ -10,6 +10,7 @@ import {
 import type { FastifyReply } from 'fastify'
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
 import type { Clock } from '../app/parts'
+import { lets } from '../people/gate'
 import type { JobStore } from '../jobs/jobStore'
 import type { Tasks } from '../workers/tasks'
 
@@ -30,7 +31,7 @@ export const packRoutes: FastifyPluginAsyncZod<Parts> = async (app, { jobs, task
   for (const { name, print } of papers)
     app.get(
       `/jobs/:jobId/${name}.pdf`,
-      { schema: { params: JobParams, response: refused } },
+      { ...lets('read'), schema: { params: JobParams, response: refused } },
       async (request, reply) => {
         const { jobId } = request.params
         const { number, frozen } = await jobs.heading(jobId)
@@ -45,7 +46,7 @@ export const packRoutes: FastifyPluginAsyncZod<Parts> = async (app, { jobs, task
 
   app.get(
     '/jobs/:jobId/tests/:testId/certificate.pdf',
-    { schema: { params: TestParams, response: refused } },
+    { ...lets('read'), schema: { params: TestParams, response: refused } },
     async (request, reply) => {
       const { jobId, testId } = request.params
       const { number } = await jobs.heading(jobId)
@@ -56,7 +57,7 @@ export const packRoutes: FastifyPluginAsyncZod<Parts> = async (app, { jobs, task
 
   app.get(
     '/jobs/:jobId/hand-tests/:recordId/certificate.pdf',
-    { schema: { params: HandTestParams, response: refused } },
+    { ...lets('read'), schema: { params: HandTestParams, response: refused } },
     async (request, reply) => {
       const { jobId, recordId } = request.params
       const { number } = await jobs.heading(jobId)
@@ -67,7 +68,7 @@ export const packRoutes: FastifyPluginAsyncZod<Parts> = async (app, { jobs, task
 
   app.get(
     '/jobs/:jobId/unsafe/:unsafeId.pdf',
-    { schema: { params: UnsafeParams, response: refused } },
+    { ...lets('read'), schema: { params: UnsafeParams, response: refused } },
     async (request, reply) => {
       const { jobId, unsafeId } = request.params
       const { number } = await jobs.heading(jobId)
@@ -81,7 +82,7 @@ export const packRoutes: FastifyPluginAsyncZod<Parts> = async (app, { jobs, task
 const handoverRoute: FastifyPluginAsyncZod<Parts> = async (app, { jobs, tasks, clock }) => {
   app.get(
     '/jobs/:jobId/handover.pdf',
-    { schema: { params: JobParams, querystring: PapersAsked, response: refused } },
+    { ...lets('read'), schema: { params: JobParams, querystring: PapersAsked, response: refused } },
     async (request, reply) => {
       const { jobId } = request.params
       const { number, frozen } = await jobs.heading(jobId)
@@ -98,7 +99,7 @@ const handoverRoute: FastifyPluginAsyncZod<Parts> = async (app, { jobs, tasks, c
 const besideThePack: FastifyPluginAsyncZod<Parts> = async (app, { jobs, tasks, clock }) => {
   app.get(
     '/jobs/:jobId/labels.pdf',
-    { schema: { params: JobParams, querystring: LabelsQuery, response: refused } },
+    { ...lets('read'), schema: { params: JobParams, querystring: LabelsQuery, response: refused } },
     async (request, reply) => {
       const { jobId } = request.params
       const { sheet, from, only } = request.query
@@ -111,7 +112,7 @@ const besideThePack: FastifyPluginAsyncZod<Parts> = async (app, { jobs, tasks, c
 
   app.get(
     '/jobs/:jobId/visits.ics',
-    { schema: { params: JobParams, response: refused } },
+    { ...lets('read'), schema: { params: JobParams, response: refused } },
     async (request, reply) => {
       const { jobId } = request.params
       const { number } = await jobs.heading(jobId)
@@ -133,7 +134,7 @@ interface Sent {
 const sendFile = (reply: FastifyReply, { type, disposition, bytes }: Sent) =>
   reply.header('content-type', type).header('content-disposition', disposition).send(bytes)
 
-const sendPdf = (reply: FastifyReply, name: string, pdf: Uint8Array) =>
+export const sendPdf = (reply: FastifyReply, name: string, pdf: Uint8Array) =>
   sendFile(reply, {
     type: 'application/pdf',
     disposition: `inline; filename="${name}.pdf"`,

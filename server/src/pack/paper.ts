@@ -1,12 +1,12 @@
-import type { Drawing, JobDocument, JobState, Judgement, Person, Solution } from '@hestian/core'
-import { clockSaid, drawingSvg, paperInks, siteTime } from '@hestian/core'
+import type { Drawing, JobDocument, JobState, Judgement, Solution, Staff } from '@hestian/core'
+import { clockSaid, drawingSvg, paperInks, siteTime, ticketsOn, ticketWords } from '@hestian/core'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 
 export interface HandoverFacts {
   readonly state: JobState
   readonly solution: Solution
   readonly judgement: Judgement
-  readonly people: readonly Person[]
+  readonly people: readonly Staff[]
   readonly printedAt: string
   /** The design as it was signed last before, where it was. */
   readonly before?: { readonly letter: string; readonly document: JobDocument }
@@ -46,6 +46,23 @@ export function witnessOf({
     who: ({ by, at }) => `${nameOf(by)}, ${day(at)}`,
     printed: `Printed ${day(printedAt)}. ${clockSaid(document)}`,
   }
+}
+
+/** The tickets somebody held when they did it, in this place, as their papers say them. */
+export function ticketsSaid(
+  { by, at }: { readonly by: string; readonly at: string },
+  { people, state: { document } }: Pick<HandoverFacts, 'people' | 'state'>,
+): string {
+  const holds = people.find(({ id }) => id === by)?.holds ?? []
+  const { tickets: good } = ticketsOn(holds, document.practice, siteTime(at, document))
+  const said = good.map((ticket) => {
+    const paper = holds.find(
+      (one) =>
+        one.ticket === ticket && (one.practice === null || one.practice === document.practice),
+    )
+    return paper?.number ? `${ticketWords[ticket]} ${paper.number}` : ticketWords[ticket]
+  })
+  return said.length > 0 ? `holds ${said.join(', ')}` : 'no ticket on file for that day'
 }
 
 export const section = (text: string): Content => ({

@@ -1,11 +1,11 @@
-import type { Evidence, JobFile, PaperId } from '@hestian/core'
+import type { Evidence, PaperId } from '@hestian/core'
 import type { DatabaseReader } from '../db/database'
 import type { EvidenceFiles } from '../evidence/evidenceFiles'
 import { printable } from '../evidence/lookAtFile'
 import { fileAlone } from '../jobs/fileAlone'
 import type { JobReader } from '../jobs/jobReader'
 import { judged } from '../jobs/judged'
-import { listPeople } from '../people/peopleStore'
+import { asFiled, listPeople } from '../people/peopleStore'
 import { handTestCertificate } from './handTestCertificate'
 import { handoverSheet } from './handoverSheet'
 import { inspectionReport } from './inspectionReport'
@@ -41,7 +41,7 @@ async function factsOf({ db, jobs }: From, { jobId, printedAt }: Printing): Prom
 /** A small job's record on one page, with the job's own file inside it. */
 export async function printRecord(from: From, printing: Printing): Promise<Uint8Array> {
   const facts = await factsOf(from, printing)
-  const file = await from.jobs.exportFile(printing.jobId, facts.people as JobFile['people'])
+  const file = await from.jobs.exportFile(printing.jobId, asFiled(facts.people))
   const name = `hestian-job-${facts.state.number}.json`
   return printPdf(workRecord(facts), { name, text: JSON.stringify(fileAlone(file)) })
 }
@@ -70,7 +70,7 @@ export async function printHandover(
   { papers, ...printing }: Printing & { readonly papers: readonly PaperId[] },
 ): Promise<Uint8Array> {
   const facts = await factsOf(from, printing)
-  const file = await from.jobs.exportFile(printing.jobId, facts.people as JobFile['people'])
+  const file = await from.jobs.exportFile(printing.jobId, asFiled(facts.people))
   const name = `hestian-job-${facts.state.number}.json`
   const shown =
     papers.length === 0 || papers.includes('photographs') ? photographsOf(facts.state) : []

@@ -6,13 +6,12 @@ import {
   jointRegister,
   paperInks,
   showIn,
-  ticketWords,
   tightnessTrace,
 } from '@hestian/core'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { Refusal } from '../app/refusal'
 import type { HandoverFacts } from './paper'
-import { bold, drawn, paper, rows, section, witnessOf } from './paper'
+import { bold, drawn, paper, rows, section, witnessOf, ticketsSaid } from './paper'
 import { outcomeWords, twoStatements } from './recorded'
 
 /** The paper of one test: what was tested how, with which gauge, both verdicts, the trace, the joints, who, and what it does not say. */
@@ -203,8 +202,5 @@ function soapSays({ pipeName, joints, made }: PipeJoints): string {
 }
 
 function whoSays({ by, at }: JudgedTest, facts: HandoverFacts): string {
-  const { people } = facts
-  const person = people.find(({ id }) => id === by)
-  const held = person?.tickets.map((ticket) => ticketWords[ticket]) ?? []
-  return `${witnessOf(facts).who({ by, at })}; ${held.length > 0 ? `holds ${held.join(', ')}` : 'no ticket on file'}.`
+  return `${witnessOf(facts).who({ by, at })}; ${ticketsSaid({ by, at }, facts)}.`
 }

@@ -10,6 +10,7 @@ export type TaskName = keyof Tasks
 /** How long a task may take before it is given up, ms: what somebody waits for at a button, and a pack. */
 export const patience_ms: Readonly<Record<TaskName, number>> = {
   summary: 20_000,
+  papers: 20_000,
   judged: 20_000,
   lookAt: 20_000,
   handover: 90_000,
@@ -73,6 +74,7 @@ export function startPool(
   return {
     tasks: {
       summary: run(atButton, 'summary'),
+      papers: run(atButton, 'papers'),
       judged: run(atButton, 'judged'),
       lookAt: run(atButton, 'lookAt'),
       handover: run(printing, 'handover'),

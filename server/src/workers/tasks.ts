@@ -1,5 +1,5 @@
-import type { JobState, Judgement, KeptBackup, PaperId, Summary } from '@hestian/core'
-import { JobState as JobStateSchema, summaryOf } from '@hestian/core'
+import type { JobState, Judgement, KeptBackup, PaperDue, PaperId, Summary } from '@hestian/core'
+import { JobState as JobStateSchema, papersOf, summaryOf } from '@hestian/core'
 import { Refusal } from '../app/refusal'
 import { makeTriedBackup } from '../backup/keeper'
 import type { DatabaseReader } from '../db/database'
@@ -36,6 +36,8 @@ export interface Printing {
 export interface Tasks {
   readonly summary: (jobId: string) => Promise<Summary>
   readonly judged: (jobId: string) => Promise<JudgedJob>
+  /** The papers of the pack, each as it stands. */
+  readonly papers: (jobId: string) => Promise<readonly PaperDue[]>
   readonly handover: (
     printing: Printing & { readonly papers: readonly PaperId[] },
   ) => Promise<Uint8Array>
@@ -62,6 +64,11 @@ export function makeTasks(db: DatabaseReader, dataFolder: string): Tasks {
       const state = await jobs.state(jobId)
       const { document, saveNumber, frozen } = state
       return { state: { document, saveNumber, frozen }, judgement: judged(state).judgement }
+    },
+    papers: async (jobId) => {
+      const state = await jobs.state(jobId)
+      const { solution, judgement } = judged(state)
+      return papersOf(solution, judgement, state.records)
     },
     handover: (printing) => printHandover({ db, jobs, files }, printing),
     backup: (asked) => makeTriedBackup(dataFolder, asked),

@@ -4,6 +4,7 @@ import type { ZodType } from 'zod'
 import { away } from './away'
 import { reach } from './reach'
 import { keptHeader } from './keptHeader'
+import { signedOut } from './signedOut'
 
 /** A request that was turned down, or that never arrived (`offline`). */
 export class ApiError extends Error {
@@ -62,6 +63,7 @@ export async function call<T>(
   const json = readJson(text)
   if (response.ok) return (await schema).parse(json)
   const refused = Refused.safeParse(json)
+  if (refused.success && refused.data.code === 'not-signed-in') signedOut.tell()
   if (refused.success)
     throw new ApiError(refused.data.code, refused.data.says, refused.data.current)
   throw new ApiError('offline', offline)

@@ -1,5 +1,5 @@
 import type { BoardQuery, JobState, LiveEvent } from '@hestian/core'
-import { BoardPage, PersonSchema } from '@hestian/core'
+import { BoardPage, SessionState, Staff } from '@hestian/core'
 import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect } from 'react'
 import { z } from 'zod'
@@ -11,10 +11,20 @@ import { together, withRecord, withSample } from './jobTogether'
 export const aJob = async () => (await import('./jobAnswers')).JobState
 const gauges = async () => z.array((await import('./jobAnswers')).GaugeState)
 
-export const usePeople = () =>
+/** Who is signed in. */
+export const useSession = () =>
+  useQuery({
+    queryKey: ['session'],
+    queryFn: () => call('GET', '/session', SessionState),
+    staleTime: 60_000,
+    // A kept copy is looked past as soon as the server answers.
+    refetchInterval: () => (away.since() ? 3000 : false),
+  })
+export const usePeople = (isIn: boolean) =>
   useQuery({
     queryKey: ['people'],
-    queryFn: () => call('GET', '/people', z.array(PersonSchema)),
+    queryFn: () => call('GET', '/people', z.array(Staff)),
+    enabled: isIn,
     staleTime: 60_000,
   })
 export const useBoard = (query: BoardQuery) =>

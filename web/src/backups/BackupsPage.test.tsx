@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import type { Backups, KeptBackup } from '@hestian/core'
+import type { Backups, KeptBackup, Staff } from '@hestian/core'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { MemoryRouter } from 'react-router'
@@ -7,7 +7,10 @@ import { WhoProvider } from '../job/WhoContext'
 import { BackupsPage } from './BackupsPage'
 
 globalThis.AbortSignal.timeout ??= () => new AbortController().signal
-const person = { id: 'lead', name: 'Lead Person', role: '', tickets: [] }
+const person: Staff = {
+  ...{ id: 'lead', name: 'Lead Person', role: 'owner' },
+  ...{ holds: [], units: {}, standing: 'in' },
+}
 const backup = (more: Partial<KeptBackup> = {}): KeptBackup => ({
   name: 'hestian-2026-11-24T09-00-00Z.zip',
   at: new Date().toISOString(),
@@ -28,8 +31,7 @@ const posted: unknown[] = []
 /** The page over a server that answers so. */
 function page({ kept = [], post }: Answers, who: string | undefined = 'lead') {
   posted.length = 0
-  if (who) localStorage.setItem('who', who)
-  else localStorage.removeItem('who')
+  const session = { person: who ? person : null, firstRun: false, demo: [] }
   const backups: Backups = { folder: '/srv/hestian/backups', keeps: 7, kept: [...kept] }
   const answer = (status: number, body: object) =>
     Promise.resolve({
@@ -43,6 +45,7 @@ function page({ kept = [], post }: Answers, who: string | undefined = 'lead') {
       posted.push(JSON.parse(init.body as string))
       return answer(post?.status ?? 201, post?.body ?? backup())
     }
+    if (url.endsWith('/session')) return answer(200, session)
     return answer(200, url.endsWith('/people') ? [person] : backups)
   }) as unknown as typeof fetch
   render(

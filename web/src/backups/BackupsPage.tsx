@@ -21,7 +21,7 @@ export function BackupsPage() {
   })
   const { making, made, make } = useMaking()
   return (
-    <FirmPage>
+    <FirmPage who={<WhoIsWorking />}>
       <h1>{headOf(data, error !== null && !data)}</h1>
       <p>
         A backup holds every job, record, photograph and paper. It is put back into a scratch folder
@@ -31,7 +31,6 @@ export function BackupsPage() {
         <Button look="go" isDisabled={making} onPress={make}>
           {making ? 'Making and trying it …' : 'Back up now'}
         </Button>
-        <WhoIsWorking />
         {made && <span role={made.ok ? 'status' : 'alert'}>{made.says}</span>}
       </Make>
       <FirmHead>

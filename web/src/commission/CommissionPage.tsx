@@ -30,7 +30,9 @@ function useShown(): {
     sequence.steps.map((judged): Shown => ({ judged, sequence })),
   )
   const next = all.find(
-    ({ judged, sequence }) => judged.progress.state === 'now' && !sequence.waits,
+    ({ judged, sequence }) =>
+      (judged.progress.state === 'now' && !sequence.waits) ||
+      ('awaits' in judged.progress && judged.progress.awaits === true),
   )
   const named = params.get('step')
   const picked = all.find(({ judged }) => judged.step.id === named)
@@ -43,7 +45,7 @@ function useShown(): {
 
 /** The work on site, one step at a time: the next is offered when the guards of this one hold. */
 export function CommissionPage() {
-  const { judgement } = useJob()
+  const { judgement, person } = useJob()
   const { shown, next, show } = useShown()
   const { sequences } = judgement.work
   if (sequences.length === 0)
@@ -61,6 +63,8 @@ export function CommissionPage() {
     )
   /** After a step the same sequence goes on; at its end, whatever is next. */
   const goOn = (from: Shown) => {
+    // An apprentice's step is shown as it waits.
+    if (person?.role === 'apprentice') return show(from.judged.step.id)
     const after = from.sequence.steps[from.judged.number]
     show(after && after.progress.state === 'after' ? after.step.id : undefined)
   }

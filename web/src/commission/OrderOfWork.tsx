@@ -122,14 +122,21 @@ function StepRow({
   )
 }
 
-function markOf({ progress }: JudgedStep): 'pass' | 'stop' | 'now' | 'not-yet' | 'note' {
+const isAwaiting = ({ progress }: JudgedStep): boolean =>
+  'awaits' in progress && progress.awaits === true
+
+function markOf(judged: JudgedStep): 'pass' | 'stop' | 'now' | 'not-yet' | 'note' {
+  const { progress } = judged
+  if (isAwaiting(judged)) return 'now'
   if (progress.state === 'skipped') return 'note'
   if (progress.state === 'done') return progress.within === false ? 'stop' : 'pass'
   return progress.state === 'now' ? 'now' : 'not-yet'
 }
 
 /** What keeps a step that is next, in a few words: another step, something that is off, a test. */
-function Blocked({ judged: { progress } }: { readonly judged: JudgedStep }) {
+function Blocked({ judged }: { readonly judged: JudgedStep }) {
+  const { progress } = judged
+  if (isAwaiting(judged)) return <em>waits for a countersign</em>
   if (progress.state === 'skipped') return <em>passed over</em>
   if (progress.state === 'done')
     return progress.within === false ? <em>outside its limit</em> : null

@@ -1,4 +1,5 @@
 import type { JudgedSequence, JudgedStep } from '@hestian/core'
+import { may } from '@hestian/core'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
@@ -24,6 +25,7 @@ export function StepRecord({ judged, sequence, onBack }: StepRecordProps) {
       </p>
       <h2>{step.title}</h2>
       <What judged={judged} />
+      <Countersign judged={judged} />
       <p>{step.why}</p>
       <Button look="text" onPress={onBack}>
         To the step that is next
@@ -43,6 +45,39 @@ export function StepRecord({ judged, sequence, onBack }: StepRecordProps) {
   )
 }
 
+/** Who stood up for an apprentice's step, or the way to. */
+function Countersign({ judged: { step, progress } }: { readonly judged: JudgedStep }) {
+  const { perform, frozen, person, nameOf, dates } = useJob()
+  if (progress.state !== 'done' && progress.state !== 'skipped') return null
+  const { countersigned, awaits, by } = progress
+  if (countersigned)
+    return (
+      <p>
+        Countersigned by {nameOf(countersigned.by)}, {dates.dayTime(countersigned.at)}.
+      </p>
+    )
+  if (!awaits) return null
+  const isOthers = person !== undefined && may(person, 'countersign') && person.id !== by
+  return (
+    <>
+      <p role="status">
+        {nameOf(by)} signed this as an apprentice. It does not count, and nothing after it is
+        reached, until a lead installer or the owner has countersigned it.
+      </p>
+      {isOthers && !frozen && (
+        <Button
+          look="go"
+          onPress={() =>
+            perform({ do: 'countersign', stepId: step.id }, `Countersigned: ${step.short}`)
+          }
+        >
+          Countersign: I was there, and it is right
+        </Button>
+      )}
+    </>
+  )
+}
+
 function What({ judged: { step, progress } }: { readonly judged: JudgedStep }) {
   const { show, nameOf, dates } = useJob()
   if (progress.state === 'skipped')
@@ -55,14 +90,11 @@ function What({ judged: { step, progress } }: { readonly judged: JudgedStep }) {
       </div>
     )
   if (progress.state !== 'done') return null
-  const { si, within, body } = progress
+  const { si, body } = progress
   return (
     <>
       <div>
-        <VerdictChip
-          verdict={within === false ? 'stop' : 'pass'}
-          word={within === false ? 'Outside its limit' : 'Done'}
-        />
+        <VerdictChip {...verdictOf(progress)} />
         <span>
           {nameOf(progress.by)}, {dates.dayTime(progress.at)}
           {step.reading && si !== undefined && (
@@ -85,6 +117,16 @@ function What({ judged: { step, progress } }: { readonly judged: JudgedStep }) {
       ))}
     </>
   )
+}
+
+function verdictOf({
+  within,
+  awaits,
+}: Pick<Extract<JudgedStep['progress'], { state: 'done' }>, 'within' | 'awaits'>) {
+  if (within === false) return { verdict: 'stop' as const, word: 'Outside its limit' }
+  return awaits
+    ? { verdict: 'not-yet' as const, word: 'Waits for a countersign' }
+    : { verdict: 'pass' as const, word: 'Done' }
 }
 
 const Frame = styled.section`

@@ -123,7 +123,9 @@ test('a paper that the server cannot make says so, and can be tried again', asyn
     json: () => Promise.resolve({ code: 'busy', says: 'No worker is free.' }),
   }
   const away = jest.fn().mockRejectedValueOnce(new Error('gone')).mockResolvedValueOnce(refused)
-  globalThis.fetch = away as unknown as typeof fetch
+  const nothing = new Promise(() => undefined)
+  globalThis.fetch = ((url: string) =>
+    url.endsWith('.pdf') || url.includes('.pdf?') ? away(url) : nothing) as typeof fetch
   globalThis.AbortSignal.timeout ??= () => new AbortController().signal
   page()
   fireEvent.click(screen.getByRole('button', { name: 'PDF: Service plan' }))

@@ -1,7 +1,8 @@
-import type { HandoverGap } from '@hestian/core'
+import type { HandoverGap, Person, Ticket } from '@hestian/core'
 import {
   isSmall,
   lacking,
+  may,
   severityWords,
   sheetCode,
   sheetNames,
@@ -22,6 +23,7 @@ import { Mark } from '../ui/icons'
 import { VerdictChip } from '../ui/VerdictChip'
 import { phone } from '../ui/phone'
 import { ForTheHousehold } from './ForTheHousehold'
+import { Guests } from './Guests'
 import { Labels } from './Labels'
 import { Leaving } from './Leaving'
 import { NoticeToOffice } from './NoticeToOffice'
@@ -85,6 +87,7 @@ export function HandoverPage() {
       {frozen ? <Frozen letter={frozen} /> : missing.length === 0 ? <Sign /> : null}
       {frozen && <Received letter={frozen} />}
       {frozen && <NoticeToOffice letter={frozen} />}
+      <Guests />
       <Snags />
       <Revisions />
     </Page>
@@ -129,19 +132,37 @@ function Missing({ missing }: { readonly missing: readonly HandoverGap[] }) {
   )
 }
 
+/** What the signature waits for; nothing where it can be given. */
+function signatureWaits(
+  person: Person | undefined,
+  without: readonly Ticket[],
+  typed: string,
+): string | undefined {
+  if (!person) return 'who is working'
+  if (!may(person, 'sign')) return 'a lead installer or the owner'
+  if (without.length > 0)
+    return `somebody with a ${without.map((ticket) => ticketWords[ticket]).join(' and a ')}${ranOutSays(person, without)}`
+  return typed.trim().toLowerCase() === person.name.toLowerCase()
+    ? undefined
+    : `your name: ${person.name}`
+}
+
+const ranOutSays = ({ ranOut = {} }: Person, without: readonly Ticket[]): string =>
+  without
+    .flatMap((ticket) => {
+      const day = ranOut[ticket]
+      return day === undefined ? [] : [`; yours ran out on ${day}`]
+    })
+    .slice(0, 1)
+    .join('')
+
 function Sign() {
   const { person, act, draft } = useJob()
   const [name, setName] = useState('')
   const [sending, setSending] = useState(false)
   const needed = ticketsToSign(draft.document)
   const without = person ? lacking(person, needed) : []
-  const waits = !person
-    ? 'who is working'
-    : without.length > 0
-      ? `somebody with a ${without.map((ticket) => ticketWords[ticket]).join(' and a ')}`
-      : name.trim().toLowerCase() !== person.name.toLowerCase()
-        ? `your name: ${person.name}`
-        : undefined
+  const waits = signatureWaits(person, without, name)
   return (
     <SignForm
       onSubmit={(event) => {

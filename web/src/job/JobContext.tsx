@@ -2,6 +2,7 @@ import type {
   Decision,
   Edit,
   Evidence,
+  JobDocument,
   JobRecord,
   JobState,
   Judgement,
@@ -11,16 +12,21 @@ import type {
   Show,
   SiteAct,
   Solution,
+  Staff,
   UnitSet,
 } from '@hestian/core'
 import {
   applyEdits,
+  atWork,
   decide,
   judge,
+  may,
+  mayNotSays,
   onlyZone,
   recordsOfAct,
   requestOf,
   showIn,
+  siteTime,
   solver,
 } from '@hestian/core'
 import { useQueryClient } from '@tanstack/react-query'
@@ -89,6 +95,14 @@ const withOwn = (units: UnitSet, own: NonNullable<Person['units']>): UnitSet => 
   ...Object.fromEntries(Object.entries(own).filter(([, unit]) => unit !== undefined)),
 })
 
+const asReadBy = (solution: Solution, own: Person['units']): Solution =>
+  own
+    ? {
+        ...solution,
+        practice: { ...solution.practice, units: withOwn(solution.practice.units, own) },
+      }
+    : solution
+
 /** The job as it will be when what waits has been sent. */
 function withWaiting(state: JobState, { records, samples }: JobQueue): JobState {
   const here = new Set(state.records.map((record) => record.id))
@@ -120,6 +134,20 @@ function queueAct(
   void outbox.add({ kind: 'act', id, jobId, path, body: sent, records, says })
 }
 
+/** Who is at work on a job, with the tickets that count there today, and why they may record nothing, where they may not. */
+function worker(
+  staff: Staff | undefined,
+  document: JobDocument,
+): { readonly person: Person | undefined; readonly cannot: string | undefined } {
+  if (!staff) return { person: undefined, cannot: undefined }
+  const today = siteTime(new Date().toISOString(), document)
+  return {
+    person: atWork(staff, document.practice, today),
+    // The server asks the same.
+    cannot: may(staff, 'site') ? undefined : mayNotSays(staff, 'site'),
+  }
+}
+
 /** From so many pipes on, solving a job takes longer than a keystroke may. */
 const manyPipes = 150
 
@@ -135,15 +163,15 @@ export function JobProvider({
   const out = useOutbox(stored.id)
   const state = useMemo(() => withWaiting(stored, out), [stored, out])
   const client = useQueryClient()
-  const { person, people, ask } = useWho()
-  const kept = useDraft(state, person?.id)
+  const { person: staff, people, ask } = useWho()
+  const kept = useDraft(state, staff?.id)
   const [tried, setTried] = useState<readonly Edit[]>()
   const draft = useMemo(
     (): Draft => (tried ? { ...kept, document: applyEdits(kept.document, tried) } : kept),
     [kept, tried],
   )
   const [refusal, setRefusal] = useState<string>()
-  const own = person?.units
+  const own = staff?.units
   // A very large job is solved when there is time: what was typed shows at once, and its figures follow.
   const late = useDeferredValue(draft.document)
   const solved =
@@ -151,15 +179,7 @@ export function JobProvider({
       ? late
       : draft.document
   const [remembers] = useState(solver)
-  const solution = useMemo((): Solution => {
-    const solution = remembers(solved)
-    return own
-      ? {
-          ...solution,
-          practice: { ...solution.practice, units: withOwn(solution.practice.units, own) },
-        }
-      : solution
-  }, [remembers, solved, own])
+  const solution = useMemo(() => asReadBy(remembers(solved), own), [remembers, solved, own])
   const judgement = useMemo(
     () => judge(solution, { entries: state.records, samples: state.samples, frozen: state.frozen }),
     [solution, state.records, state.samples, state.frozen],
@@ -168,6 +188,7 @@ export function JobProvider({
 
   const { practice, site } = draft.document
   const zone = site.timeZone ?? onlyZone(practice)
+  const { person, cannot } = worker(staff, draft.document)
   const dates = useMemo(() => datesIn(zone), [zone])
 
   const { flush } = draft
@@ -220,6 +241,7 @@ export function JobProvider({
       person ? send(path, { id: newId(), by: person.id, ...body }) : (ask(), false),
     perform: (act, says) => {
       if (!person) return (ask(), false)
+      if (cannot !== undefined) return (setRefusal(cannot), false)
       const decision = decide(judgement, person, act)
       if (!decision.ok) return (setRefusal(decision.says), false)
       setRefusal(undefined)
@@ -228,12 +250,14 @@ export function JobProvider({
     },
     record: (body) => {
       if (!person) return void ask()
+      if (cannot !== undefined) return void setRefusal(cannot)
       const record: JobRecord = { id: newId(), at: new Date().toISOString(), by: person.id, body }
       void outbox.add({ kind: 'record', id: record.id, jobId: state.id, record })
       return record.id
     },
     typeSample: (testId, sample) => {
       if (!person) return (ask(), false)
+      if (cannot !== undefined) return (setRefusal(cannot), false)
       const entry = { kind: 'sample', id: newId(), jobId: state.id, testId, sample } as const
       void outbox.add({ ...entry, by: person.id })
       return true

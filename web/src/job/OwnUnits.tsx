@@ -1,4 +1,4 @@
-import type { Measure, Person, UnitName } from '@hestian/core'
+import type { Measure, SessionState, Staff, UnitName } from '@hestian/core'
 import { ranges, units } from '@hestian/core'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
@@ -21,10 +21,10 @@ const offered: readonly { readonly measure: Measure; readonly name: string }[] =
 const jobs = 'as the job'
 
 /** The units one person reads in. Entries take any unit all the same, and nothing that is stored changes. */
-export function OwnUnits({ person }: { readonly person: Person }) {
+export function OwnUnits({ person }: { readonly person: Staff }) {
   const client = useQueryClient()
   const [says, setSays] = useState<string>()
-  const own = person.units ?? {}
+  const own = person.units
   const set = async (measure: Measure, unit: UnitName | undefined) => {
     const next = Object.fromEntries(
       Object.entries({
@@ -33,8 +33,8 @@ export function OwnUnits({ person }: { readonly person: Person }) {
         ...(measure === 'small-volume' ? { volume: unit } : {}),
       }).filter(([, one]) => one !== undefined),
     )
-    client.setQueryData<readonly Person[]>(['people'], (people) =>
-      people?.map((one) => (one.id === person.id ? { ...one, units: next } : one)),
+    client.setQueryData<SessionState>(['session'], (state) =>
+      state?.person ? { ...state, person: { ...state.person, units: next } } : state,
     )
     try {
       await call('PUT', `/people/${person.id}/units`, z.unknown(), next)
@@ -42,7 +42,7 @@ export function OwnUnits({ person }: { readonly person: Person }) {
     } catch (error) {
       setSays(error instanceof ApiError ? error.message : 'That could not be kept.')
     }
-    await client.invalidateQueries({ queryKey: ['people'] })
+    await client.invalidateQueries({ queryKey: ['session'] })
   }
   return (
     <Frame>

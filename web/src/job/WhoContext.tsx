@@ -1,13 +1,22 @@
-import type { Person } from '@hestian/core'
+import type { SessionState, Staff } from '@hestian/core'
+import { useQueryClient } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
-import { createContext, useContext, useState } from 'react'
-import { usePeople } from '../api/queries'
+import { createContext, useContext, useEffect, useState } from 'react'
+import { usePeople, useSession } from '../api/queries'
+import { signedOut } from '../api/signedOut'
+import { outbox } from '../sync/outbox'
 
 interface Who {
-  readonly people: readonly Person[]
-  readonly person: Person | undefined
-  readonly choose: (id: string) => void
-  /** Opens the choice: something needs a name. */
+  readonly people: readonly Staff[]
+  /** Who is signed in; who was, where the session ended while the page was open: what they do is kept. */
+  readonly person: Staff | undefined
+  /** Nobody is signed in, and what can be done about it; undefined while that is not known. */
+  readonly door: SessionState | undefined
+  /** The session ended under the page. */
+  readonly ended: boolean
+  /** Asks everything again, as whoever signed in just now, and sends what waited for them. */
+  readonly cameIn: () => Promise<void>
+  /** Opens the way in: something needs a name. */
   readonly ask: () => void
   readonly asking: boolean
   readonly setAsking: (open: boolean) => void
@@ -21,33 +30,31 @@ export function useWho(): Who {
   return who
 }
 
-const remembered = () => {
-  try {
-    return localStorage.getItem('who') ?? undefined
-  } catch {
-    return undefined
-  }
-}
-
-/** Who is working: chosen once, carried by every record and signature from this browser. */
+/** Who is signed in: carried by every record and signature from this browser. */
 export function WhoProvider({ children }: { readonly children: ReactNode }) {
-  const people = usePeople().data ?? []
-  const [id, setId] = useState(remembered)
+  const client = useQueryClient()
+  const door = useSession().data
+  const [last, setLast] = useState<Staff>()
   const [asking, setAsking] = useState(false)
-  const choose = (next: string) => {
-    localStorage.setItem('who', next)
-    setId(next)
+  const now = door?.person
+  if (now && now !== last) setLast(now)
+  const person = now ?? last
+  const people = usePeople(person !== undefined).data ?? []
+  useEffect(
+    () => signedOut.subscribe(() => void client.invalidateQueries({ queryKey: ['session'] })),
+    [client],
+  )
+  const cameIn = async () => {
     setAsking(false)
+    await client.invalidateQueries()
+    await outbox.cameIn()
   }
   return (
     <Context.Provider
       value={{
-        people,
-        person: people.find((one) => one.id === id),
-        choose,
+        ...{ people, person, door, cameIn, asking, setAsking },
+        ended: last !== undefined && door?.person === null,
         ask: () => setAsking(true),
-        asking,
-        setAsking,
       }}
     >
       {children}

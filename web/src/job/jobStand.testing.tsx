@@ -13,8 +13,8 @@ const nothing = () => undefined
 export const lead: Person = {
   id: 'lead',
   name: 'Lead Person',
-  role: '',
-  tickets: ['gas', 'unvented', 'electrical'],
+  role: 'lead',
+  tickets: ['gas', 'gas-boiler', 'gas-heater', 'unvented', 'electrical'],
 }
 
 interface JobStandProps {

@@ -39,6 +39,9 @@ export interface Draft {
   readonly flush: () => Promise<boolean>
 }
 
+/** Not about what was typed: the server is away, or nobody is signed in any more. */
+const isForLater = ({ code }: ApiError): boolean => code === 'offline' || code === 'not-signed-in'
+
 const Current = z.object({ document: JobDocument, saveNumber: z.number() })
 
 const noRoom =
@@ -126,7 +129,7 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
         error instanceof ApiError ? error : new ApiError('offline', 'It could not be saved.')
       if (refused.code === 'stale-save') meet(refused)
       else {
-        setSave(refused.code === 'offline' ? 'waiting' : 'refused')
+        setSave(isForLater(refused) ? 'waiting' : 'refused')
         setSays(refused.message)
       }
     } finally {

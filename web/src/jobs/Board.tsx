@@ -401,15 +401,19 @@ const Top = styled.header`
   i {
     flex: 1;
   }
-  i + a {
+  i ~ a {
     font: 400 var(--plain)/44px var(--text);
-    padding: 0 18px;
+    padding: 0 12px;
     text-decoration: underline;
   }
   ${phone} {
     padding: 0 0 0 14px;
     a b {
       display: none;
+    }
+    i ~ a {
+      padding: 0 6px;
+      font-size: var(--small);
     }
     [aria-label='Theme'] {
       padding: 0 10px;

@@ -1,6 +1,7 @@
+import type { ReactNode } from 'react'
 import { lazy, Suspense } from 'react'
 import { Navigate, Route, Routes } from 'react-router'
-import { WhoProvider } from '../job/WhoContext'
+import { useWho, WhoProvider } from '../job/WhoContext'
 import { Board } from '../jobs/Board'
 
 const JobShell = lazy(async () => ({ default: (await import('./JobShell')).JobShell }))
@@ -11,11 +12,65 @@ const Instruments = lazy(async () => ({
 const Backups = lazy(async () => ({
   default: (await import('../backups/BackupsPage')).BackupsPage,
 }))
+const People = lazy(async () => ({ default: (await import('../people/PeoplePage')).PeoplePage }))
+const SignInPage = lazy(async () => ({
+  default: (await import('../people/SignInPage')).SignInPage,
+}))
+const Invitation = lazy(async () => ({
+  default: (await import('../people/InvitationPage')).InvitationPage,
+}))
+const Guest = lazy(async () => ({ default: (await import('../people/GuestPage')).GuestPage }))
+const SignInAgain = lazy(async () => ({
+  default: (await import('../job/SignInAgain')).SignInAgain,
+}))
 const Kit = lazy(async () => ({ default: (await import('../ui/Kit')).Kit }))
 
 export function App() {
   return (
-    <WhoProvider>
+    <Suspense fallback={<p role="status">Fetching …</p>}>
+      <Routes>
+        <Route path="/guest" element={<Guest />} />
+        <Route path="/invitation" element={<Invitation />} />
+        <Route
+          path="*"
+          element={
+            <WhoProvider>
+              <Door>
+                <Firm />
+              </Door>
+            </WhoProvider>
+          }
+        />
+      </Routes>
+    </Suspense>
+  )
+}
+
+/** The pages, while it is not known that nobody is signed in; then the way in. */
+function Door({ children }: { readonly children: ReactNode }) {
+  const { door, person, ended } = useWho()
+  if (door && !person) return <SignInPage />
+  return (
+    <>
+      {ended && (
+        <Suspense>
+          <SignInAgain />
+        </Suspense>
+      )}
+      {children}
+    </>
+  )
+}
+
+/** The address of the first start: its code stays in it until it is known whether somebody is in. */
+function First() {
+  const { person } = useWho()
+  return person ? <Navigate to="/" replace /> : <p role="status">Fetching …</p>
+}
+
+function Firm() {
+  return (
+    <>
       {import.meta.env.PROD && (
         <Suspense>
           <NewVersion />
@@ -26,12 +81,14 @@ export function App() {
           <Route path="/" element={<Board />} />
           <Route path="/gauges" element={<Instruments />} />
           <Route path="/backups" element={<Backups />} />
+          <Route path="/people" element={<People />} />
+          <Route path="/first" element={<First />} />
           <Route path="/kit" element={<Kit />} />
           <Route path="/jobs/:jobId" element={<Navigate to="site" replace />} />
           <Route path="/jobs/:jobId/:sheet" element={<JobShell />} />
           <Route path="*" element={<Navigate to="/" replace />} />
         </Routes>
       </Suspense>
-    </WhoProvider>
+    </>
   )
 }

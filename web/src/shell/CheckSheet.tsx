@@ -1,5 +1,5 @@
 import type { JudgedSheet, SheetId } from '@hestian/core'
-import { stageSheets } from '@hestian/core'
+import { may, stageSheets } from '@hestian/core'
 import type { ReactNode } from 'react'
 import { useState } from 'react'
 import { Link } from 'react-router'
@@ -83,8 +83,16 @@ function NotBegun() {
 }
 
 function Ready({ sheet }: { readonly sheet: SheetId }) {
-  const { act } = useJob()
+  const { act, person } = useJob()
   const [sending, setSending] = useState(false)
+  if (person && !may(person, 'sign'))
+    return (
+      <Bar>
+        <Button look="wait" isDisabled>
+          Check this sheet: waits for a lead installer or the owner
+        </Button>
+      </Bar>
+    )
   return (
     <Bar>
       <Button

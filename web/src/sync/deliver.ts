@@ -1,17 +1,19 @@
 import { Refused } from '@hestian/core'
 import { reach } from '../api/reach'
+import { signedOut } from '../api/signedOut'
 import type { Outgoing } from './outbox'
 
 /** A request that has no answer by then counts as not delivered. */
 const patience_ms = 15_000
 
 /**
- * What became of sending one thing. `away`: no answer, it goes again by itself. `refused`: the server said why not. `foreign`: something
- * answered that is not this server, or the server failed; worth a few tries, then somebody has to know.
+ * What became of sending one thing. `away`: no answer, it goes again by itself. `signed-out`: it goes when somebody has signed in.
+ * `other-person`: it goes when whoever made it has. `refused`: the server said why not. `foreign`: something answered that is not this
+ * server, or the server failed; worth a few tries, then somebody has to know.
  */
 export type Delivery =
-  | { readonly outcome: 'delivered' | 'away' }
-  | { readonly outcome: 'refused' | 'foreign'; readonly says: string }
+  | { readonly outcome: 'delivered' | 'away' | 'signed-out' }
+  | { readonly outcome: 'refused' | 'foreign' | 'other-person'; readonly says: string }
 
 export async function deliver(entry: Outgoing): Promise<Delivery> {
   const delivery = await tried(entry)
@@ -24,21 +26,31 @@ async function tried(entry: Outgoing): Promise<Delivery> {
   try {
     const response = await send(entry)
     if (response.ok) return { outcome: 'delivered' }
-    const { status } = response
     const ours = Refused.safeParse(await response.json().catch(() => undefined))
-    if (
-      ours.success &&
-      (status < 500 || ours.data.code === 'disk-full' || ours.data.code === 'storage-failed')
-    )
-      return { outcome: isForLater(ours.data.code) ? 'foreign' : 'refused', says: ours.data.says }
-    // A gateway says so when the server behind it is not there.
-    if (!ours.success && (status === 502 || status === 503 || status === 504))
-      return { outcome: 'away' }
-    return { outcome: 'foreign', says: foreignWords(status, ours.success) }
+    return ours.success ? ofOurs(response.status, ours.data) : ofSomethingElse(response.status)
   } catch {
     return { outcome: 'away' }
   }
 }
+
+/** What a sentence of our own server means for what was sent. */
+function ofOurs(status: number, { code, says }: Refused): Delivery {
+  if (code === 'not-signed-in') {
+    signedOut.tell()
+    return { outcome: 'signed-out' }
+  }
+  if (code === 'other-person') return { outcome: 'other-person', says }
+  if (isForLater(code)) return { outcome: 'foreign', says }
+  return status < 500
+    ? { outcome: 'refused', says }
+    : { outcome: 'foreign', says: foreignWords(status, true) }
+}
+
+/** A gateway says so when the server behind it is not there. */
+const ofSomethingElse = (status: number): Delivery =>
+  [502, 503, 504].includes(status)
+    ? { outcome: 'away' }
+    : { outcome: 'foreign', says: foreignWords(status, false) }
 
 /** Refusals that are about the moment, not about what was sent. */
 const isForLater = (code: string): boolean =>

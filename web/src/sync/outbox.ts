@@ -11,6 +11,8 @@ interface Waiting {
   readonly refused?: string
   /** Why it did not arrive, after several tries: it waits until somebody tries again. */
   readonly notSent?: string
+  /** It was made by somebody else than is signed in: it goes when they are. */
+  readonly otherPerson?: boolean
   /** Put aside by a person: kept, and not in the way of what comes after it. */
   readonly aside?: boolean
 }
@@ -114,8 +116,18 @@ export class Outbox {
   /** Sends one thing again that did not arrive or was turned down. */
   async tryAgain(id: string): Promise<void> {
     this.tries.delete(id)
-    await this.keep(id, { refused: undefined, notSent: undefined, aside: undefined })
+    await this.keep(id, {
+      ...{ refused: undefined, notSent: undefined, aside: undefined },
+      otherPerson: undefined,
+    })
     await this.flush(this.find(id)?.jobId)
+  }
+
+  /** Somebody signed in: what waited for that is tried again. */
+  async cameIn(): Promise<void> {
+    for (const { id, otherPerson } of this.entries)
+      if (otherPerson) await this.keep(id, { notSent: undefined, otherPerson: undefined })
+    await this.flush()
   }
 
   /** Keeps one thing out of the way of what comes after it. */
@@ -146,7 +158,10 @@ export class Outbox {
       else if (delivery.outcome === 'foreign') {
         blocked.add(next.jobId)
         again = (await this.didNotArrive(next, delivery.says)) || again
-      } else {
+      } else if (delivery.outcome === 'other-person')
+        await this.keep(next.id, { notSent: delivery.says, otherPerson: true })
+      else if (delivery.outcome === 'signed-out') break
+      else {
         // No answer at all: nothing else would arrive either.
         again = true
         break

@@ -6,13 +6,36 @@ import { phone } from './phone'
 import { ThemeSwitch } from './ThemeSwitch'
 
 /** A page of the firm, beside its jobs: the way back to them at the top. */
-export const FirmPage = ({ children }: { readonly children: ReactNode }) => (
+export const FirmPage = ({
+  children,
+  who,
+}: {
+  readonly children: ReactNode
+  /** Who is signed in, where that matters on it. */
+  readonly who?: ReactNode
+}) => (
   <Page>
     <Top>
       <Link to="/" aria-label="Hestian, all jobs">
         <Logo size={30} />
         <b>Hestian</b>
       </Link>
+      <i />
+      {who}
+      <ThemeSwitch />
+    </Top>
+    <main>{children}</main>
+  </Page>
+)
+
+/** The same for somebody outside the firm: there is nothing to go back to. */
+export const Bare = ({ children }: { readonly children: ReactNode }) => (
+  <Page>
+    <Top>
+      <span>
+        <Logo size={30} />
+        <b>Hestian</b>
+      </span>
       <i />
       <ThemeSwitch />
     </Top>
@@ -54,7 +77,8 @@ const Top = styled.header`
   align-items: center;
   padding: 8px 24px;
   border-bottom: 0.8px solid var(--hair);
-  a {
+  a,
+  span {
     display: flex;
     gap: 10px;
     align-items: center;
