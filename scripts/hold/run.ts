@@ -1,6 +1,7 @@
 import { cpus, totalmem } from 'node:os'
 import { killedBackups } from './backups'
 import { fullDisk } from './disks'
+import { flippedBytes } from './flips'
 import { mutatedDocuments } from './documents'
 import { damagedDatabase, twoServers } from './folders'
 import { manyGauges } from './gauges'
@@ -25,6 +26,7 @@ const trials: Readonly<Record<string, Trial>> = {
   damage: damagedDatabase(times(40)),
   kill: kills(times(200)),
   backups: killedBackups(times(30)),
+  flips: flippedBytes(times(500)),
   requests: fuzzedRequests(times(20_000)),
   documents: mutatedDocuments(times(20_000)),
   gauges: manyGauges(20, times(60)),

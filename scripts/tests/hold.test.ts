@@ -1,4 +1,5 @@
 import { killedBackups } from '../hold/backups'
+import { flippedBytes } from '../hold/flips'
 import { mutatedDocuments } from '../hold/documents'
 import { damagedDatabase, twoServers } from '../hold/folders'
 import { manyGauges } from '../hold/gauges'
@@ -11,6 +12,7 @@ const seed = 20_261_127
 test.each<readonly [string, Trial]>([
   ['kill -9', kills(2)],
   ['kill -9 while a backup is made', killedBackups(2)],
+  ['flipped bytes', flippedBytes(21)],
   ['damaged databases', damagedDatabase(2)],
   ['two servers', twoServers],
   ['fuzzed requests', fuzzedRequests(200)],

@@ -113,6 +113,21 @@ export const BoardPage = z.object({
 })
 export type BoardPage = z.infer<typeof BoardPage>
 
+export const DeleteJob = z.object({
+  id: wireId,
+  by: wireId,
+  reason: z.string().trim().min(3, 'say why').max(400, 'at most 400 characters'),
+})
+/** A job that was deleted for good: that it was, and why. */
+export const DeletedJob = z.object({
+  id: wireId,
+  number: z.string(),
+  at: z.string(),
+  by: z.string(),
+  reason: z.string(),
+})
+export type DeletedJob = z.infer<typeof DeletedJob>
+
 /** What an import made of a file: its number is a new one where that in the file was taken or none of ours. */
 export const ImportedJob = z.object({ id: wireId, number: z.string(), renumbered: z.boolean() })
 export type ImportedJob = z.infer<typeof ImportedJob>

@@ -136,7 +136,7 @@ async function openParts(
   const tasks = pool?.tasks ?? makeTasks(db, dataFolder)
   const hub = new LiveHub()
   const jobs = new JobStore(db, hub, clock)
-  const people = new PeopleStore(db)
+  const people = new PeopleStore(db, clock)
   const sessions = await Sessions.open(db, clock)
   const instruments = new InstrumentStore(db)
   if (firm.length > 0) await people.add(firm)

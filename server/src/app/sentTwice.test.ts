@@ -267,6 +267,8 @@ const elsewhere = [
   'POST /api/jobs/{jobId}/signatures',
   'POST /api/jobs/{jobId}/unfreeze',
   'POST /api/gauges/{gaugeId}/plant',
+  // server/src/jobs/deleteJob.test.ts
+  'POST /api/jobs/{jobId}/delete',
   // Sessions, invitations and links are made anew each time: server/src/people/people.test.ts
   'POST /api/session',
   'POST /api/session/demo',

@@ -3,6 +3,7 @@ import { checkDatabase } from '../db/checkDatabase'
 import { openReader } from '../db/database'
 import { EvidenceFiles } from '../evidence/evidenceFiles'
 import { JobReader } from '../jobs/jobReader'
+import { faultsOfLog } from './verifyLog'
 
 export interface Verified {
   readonly jobs: number
@@ -12,7 +13,8 @@ export interface Verified {
 }
 
 /**
- * Reads everything of a data folder: every page of the database, every job as a page and as a file would need it, every photograph and paper.
+ * Reads everything of a data folder: every page of the database, every job as a page and as a file would need it, the log of changes and
+ * whether what is stored is what it says, every photograph and paper.
  * Changes nothing, and may be run beside a server. Throws `UnusableFolder` where the database itself is damaged.
  */
 export async function verify(dataFolder: string): Promise<Verified> {
@@ -31,6 +33,7 @@ export async function verify(dataFolder: string): Promise<Verified> {
     const hashes = await db.read((manager) =>
       manager.query<{ hash: string }[]>('SELECT hash FROM evidence ORDER BY hash'),
     )
+    faults.push(...(await faultsOfLog(db)))
     const files = new EvidenceFiles(dataFolder)
     for (const { hash } of hashes)
       if ((await files.read(hash)) === undefined)

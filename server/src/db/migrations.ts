@@ -2,6 +2,7 @@ import { Barometer1790500000000 } from './barometer'
 import { BoardAndEvidence1790100000000 } from './boardAndEvidence'
 import { Instruments1790400000000 } from './instruments'
 import { FirstTables1790000000000 } from './firstTables'
+import { TheLog1790700000000 } from './theLog'
 import { WhatTheWorkIs1790300000000 } from './whatTheWorkIs'
 import { NothingLost1790200000000 } from './nothingLost'
 import { People1790600000000 } from './people'
@@ -15,4 +16,5 @@ export const migrations = [
   Instruments1790400000000,
   Barometer1790500000000,
   People1790600000000,
+  TheLog1790700000000,
 ]

@@ -29,6 +29,8 @@ export class EvidenceFiles {
     return bytes && sha256(bytes) === hash ? bytes : undefined
   }
 
+  remove = (hash: string): Promise<void> => rm(this.pathOf(hash), { force: true })
+
   /** Whole and synced under its name, or not at all. */
   async write(hash: string, bytes: Buffer): Promise<void> {
     const part = `${this.pathOf(hash)}.${randomUUID()}.part`

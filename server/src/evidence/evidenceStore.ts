@@ -68,6 +68,11 @@ export class EvidenceStore {
     return { type: row.type as EvidenceType, bytes }
   }
 
+  /** Removes files that nothing names any more. */
+  async forget(hashes: readonly string[]): Promise<void> {
+    for (const hash of hashes) await this.files.remove(hash)
+  }
+
   private async keep(stored: Stored, bytes: Buffer): Promise<void> {
     const looked = await this.lookAt(bytes, stored.type)
     if (!looked.ok) throw new Refusal('not-evidence', looked.says)

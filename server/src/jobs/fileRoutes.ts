@@ -1,6 +1,14 @@
 import { createReadStream } from 'node:fs'
 import { rm } from 'node:fs/promises'
-import { ImportedJob, JobFile, JobParams, Refused, upgradeFile } from '@hestian/core'
+import {
+  DeletedJob,
+  DeleteJob,
+  ImportedJob,
+  JobFile,
+  JobParams,
+  Refused,
+  upgradeFile,
+} from '@hestian/core'
 import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
 import { z } from 'zod'
 import type { Clock } from '../app/parts'
@@ -43,6 +51,8 @@ export const fileRoutes: FastifyPluginAsyncZod<Parts> = async (
 ) => {
   const fileOf = async (jobId: string): Promise<JobFile> =>
     jobs.exportFile(jobId, asFiled(await people.list()))
+
+  await app.register(deletion, { jobs, evidence })
 
   app.addContentTypeParser('application/zip', (_request, payload, done) => {
     receiveZip(payload, largestJobZip).then((path) => done(null, { path }), done)
@@ -116,4 +126,32 @@ async function takeZip(path: string, evidence: EvidenceStore): Promise<JobFile> 
   } finally {
     await rm(path, { force: true })
   }
+}
+
+/** A job deleted for good by the owner, and the list of those that were. */
+const deletion: FastifyPluginAsyncZod<Pick<Parts, 'jobs' | 'evidence'>> = async (
+  app,
+  { jobs, evidence },
+) => {
+  app.post(
+    '/jobs/:jobId/delete',
+    {
+      ...lets('firm'),
+      schema: {
+        params: JobParams,
+        body: DeleteJob,
+        response: { 200: z.object({}), 401: Refused, 403: Refused, ...refused },
+      },
+    },
+    async ({ params, body }) => {
+      await evidence.forget(await jobs.remove(params.jobId, body))
+      return {}
+    },
+  )
+
+  app.get(
+    '/deleted-jobs',
+    { ...lets('read'), schema: { response: { 200: z.array(DeletedJob), 401: Refused } } },
+    () => jobs.deleted(),
+  )
 }

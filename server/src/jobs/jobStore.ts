@@ -1,13 +1,17 @@
 import { createHash } from 'node:crypto'
-import type { JobDocument, JobFile, JobRecord, JobState, Sample } from '@hestian/core'
+import type { DeletedJob, JobDocument, JobFile, JobRecord, JobState, Sample } from '@hestian/core'
 import { jobLimits, JobRecord as JobRecordSchema, same } from '@hestian/core'
 import type { EntityManager } from 'typeorm'
 import type { Clock } from '../app/parts'
 import { Refusal } from '../app/refusal'
 import type { Database } from '../db/database'
+import type { RecordColumns } from '../db/changeLog'
+import { jobStands, recordText, revisionText, samplesStand, writeDown } from '../db/changeLog'
+import { endedTests } from '../db/theLog'
 import type { SampleRow } from '../db/tables'
 import { JobTable } from '../db/tables'
 import type { LiveHub } from '../live/hub'
+import { deleteJob, listDeleted } from './deleteJob'
 import { documentOf, JobReader, rowOf } from './jobReader'
 
 /** The letter after the last: A to Z, then AA. */
@@ -76,6 +80,7 @@ export class JobStore extends JobReader {
     await this.database.write(async (manager) => {
       await rowOf(manager, id)
       await manager.getRepository(JobTable).update({ id }, { archived: archived ? 1 : 0 })
+      await jobStands(manager, this.clock.now(), id)
     })
   }
 
@@ -88,6 +93,7 @@ export class JobStore extends JobReader {
       await manager
         .getRepository(JobTable)
         .insert({ id, number, draft, saveNumber: 1, frozen: null, createdAt: at, changedAt: at })
+      await jobStands(manager, at, id)
     })
     this.onChanged(id)
     return this.state(id)
@@ -115,6 +121,7 @@ export class JobStore extends JobReader {
       await manager
         .getRepository(JobTable)
         .update({ id }, { draft, saveNumber: saveNumber + 1, ...this.changed() })
+      await jobStands(manager, this.clock.now(), id)
       return saveNumber + 1
     })
     this.onChanged(id)
@@ -130,13 +137,14 @@ export class JobStore extends JobReader {
       const fresh: JobRecord[] = []
       for (const record of records)
         if (await insertRecord(manager, jobId, record)) fresh.push(record)
+      await this.writeDown(manager, jobId, fresh)
       if (job.recordCount + fresh.length > jobLimits.records)
         throw full('records', jobLimits.records)
       if (fresh.length > 0)
         await manager
           .getRepository(JobTable)
           .update({ id: jobId }, { recordCount: job.recordCount + fresh.length, ...this.changed() })
-      if (freeze) await freezeIn(manager, job, freeze)
+      if (freeze) await freezeIn(manager, job, freeze, this.clock.now())
       return fresh
     })
     if (stored.length > 0) this.onChanged(jobId)
@@ -180,15 +188,10 @@ export class JobStore extends JobReader {
         const letters = await lettersIn(manager, jobId)
         if (letters.length >= jobLimits.revisions) throw full('revisions', jobLimits.revisions)
         const letter = nextLetter(letters)
-        await insertRevision(manager, {
-          jobId,
-          letter,
-          document: job.draft,
-          at: this.clock.now(),
-          by: act.by,
-          signed: 0,
-          imported: 0,
-        })
+        const at = this.clock.now()
+        const { draft: document } = job
+        const cut = { letter, document, at, by: act.by, signed: 0, imported: 0 } as const
+        await insertRevision(manager, { jobId, ...cut }, at)
         return letter
       }),
     )
@@ -202,6 +205,7 @@ export class JobStore extends JobReader {
         await manager
           .getRepository(JobTable)
           .update({ id: jobId }, { frozen: null, ...this.changed() })
+        await jobStands(manager, this.clock.now(), jobId)
         return 'unfrozen'
       })
       return (await rowOf(manager, jobId)).saveNumber
@@ -209,6 +213,23 @@ export class JobStore extends JobReader {
     this.onChanged(jobId)
     this.hub.tell(jobId, { kind: 'job', saveNumber, frozen: null })
   }
+
+  /** Deletes a job for good; gives the hashes of files that nothing names any more. Asked twice, it is done once. */
+  remove(
+    jobId: string,
+    { by, reason }: { readonly by: string; readonly reason: string },
+  ): Promise<readonly string[]> {
+    return this.alone(jobId, () =>
+      this.database.write(async (manager) => {
+        const isHere = (await manager.getRepository(JobTable).findOneBy({ id: jobId })) !== null
+        if (!isHere && (await listDeleted(manager)).some(({ id }) => id === jobId)) return []
+        const { number } = await rowOf(manager, jobId)
+        return deleteJob(manager, { jobId, number, at: this.clock.now(), by, reason })
+      }),
+    )
+  }
+
+  deleted = (): Promise<DeletedJob[]> => this.database.read(listDeleted)
 
   /** Takes in an exported job as it was, with its people but without their tickets: those are the firm's to give. */
   async importFile(file: JobFile, at: string): Promise<Imported> {
@@ -233,11 +254,29 @@ export class JobStore extends JobReader {
         importedAt: at,
         recordCount: file.records.length,
       })
-      await insertHistory(manager, file)
+      await jobStands(manager, at, file.id)
+      await insertHistory(manager, file, at)
       return { id: file.id, number, renumbered: !keeps }
     })
     this.onChanged(file.id)
     return imported
+  }
+
+  /** Writes down what was appended; a test's readings with the record that ends it. */
+  private async writeDown(
+    manager: EntityManager,
+    jobId: string,
+    records: readonly JobRecord[],
+  ): Promise<void> {
+    const at = this.clock.now()
+    for (const record of records) {
+      await writeDown(manager, at, {
+        ...{ what: 'record', jobId, item: record.id },
+        content: recordText(columnsOf(record)),
+      })
+      if (record.body.kind === 'test-ended')
+        await samplesStand(manager, at, jobId, record.body.testId)
+    }
   }
 
   private changed() {
@@ -258,12 +297,26 @@ function expectReadable(records: readonly JobRecord[]): void {
   }
 }
 
+/** A record as its columns hold it. */
+const columnsOf = ({ id, at, by, replaces, reason, body }: JobRecord): RecordColumns => ({
+  ...{ id, at, by, replaces: replaces ?? null, reason: reason ?? null },
+  ...{ kind: body.kind, body: JSON.stringify(body) },
+})
+
+function storeRecord(manager: EntityManager, jobId: string, record: JobRecord): Promise<unknown> {
+  const row = columnsOf(record)
+  return manager.query(
+    'INSERT INTO record (jobId, id, at, "by", replaces, reason, kind, body) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
+    [jobId, row.id, row.at, row.by, row.replaces, row.reason, row.kind, row.body],
+  )
+}
+
 async function insertRecord(
   manager: EntityManager,
   jobId: string,
   record: JobRecord,
 ): Promise<boolean> {
-  const { id, at, by, replaces, reason, body } = record
+  const { id, replaces, body } = record
   const [existing] = await manager.query<{ kind: string; body: string }[]>(
     'SELECT kind, body FROM record WHERE jobId = ? AND id = ?',
     [jobId, id],
@@ -276,10 +329,7 @@ async function insertRecord(
     )
   }
   if (replaces !== undefined) await expectReplaceable(manager, jobId, replaces, body.kind)
-  await manager.query(
-    'INSERT INTO record (jobId, id, at, "by", replaces, reason, kind, body) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
-    [jobId, id, at, by, replaces ?? null, reason ?? null, body.kind, JSON.stringify(body)],
-  )
+  await storeRecord(manager, jobId, record)
   return true
 }
 
@@ -327,15 +377,19 @@ async function freezeIn(
   manager: EntityManager,
   job: { readonly id: string; readonly draft: string; readonly saveNumber: number },
   { letter, at, by, saveNumber }: Freeze,
+  now: string,
 ): Promise<void> {
   if (job.saveNumber !== saveNumber)
     throw new Refusal(
       'cannot-sign',
       'The design was changed while it was being signed. Look at it once more and sign again.',
     )
-  const document = job.draft
-  await insertRevision(manager, { jobId: job.id, letter, document, at, by, signed: 1, imported: 0 })
+  // As it was judged and hashed, not as an earlier version wrote it down.
+  const document = JSON.stringify(documentOf(job.draft))
+  const signed = { jobId: job.id, letter, document, at, by, signed: 1, imported: 0 } as const
+  await insertRevision(manager, signed, now)
   await manager.getRepository(JobTable).update({ id: job.id }, { frozen: letter })
+  await jobStands(manager, now, job.id)
 }
 
 interface NewRevision {
@@ -348,8 +402,15 @@ interface NewRevision {
   readonly imported: 0 | 1
 }
 
-const insertRevision = (manager: EntityManager, revision: NewRevision): Promise<unknown> =>
-  manager.query(
+async function insertRevision(
+  manager: EntityManager,
+  revision: NewRevision,
+  now: string,
+): Promise<void> {
+  const { jobId, letter: item } = revision
+  const content = revisionText(revision)
+  await writeDown(manager, now, { what: 'revision', jobId, item, content })
+  await manager.query(
     'INSERT INTO revision (jobId, letter, document, at, "by", signed, imported) VALUES (?, ?, ?, ?, ?, ?, ?)',
     [
       revision.jobId,
@@ -361,6 +422,7 @@ const insertRevision = (manager: EntityManager, revision: NewRevision): Promise<
       revision.imported,
     ],
   )
+}
 
 const lettersIn = async (manager: EntityManager, jobId: string): Promise<string[]> =>
   (
@@ -384,7 +446,7 @@ async function once(
   return result
 }
 
-async function insertHistory(manager: EntityManager, file: JobFile): Promise<void> {
+async function insertHistory(manager: EntityManager, file: JobFile, now: string): Promise<void> {
   // Names alone: what somebody is in this firm, and what they may sign, is its owner's to say.
   for (const { id, name } of file.people)
     await manager.query(
@@ -392,22 +454,25 @@ async function insertHistory(manager: EntityManager, file: JobFile): Promise<voi
       [id, name],
     )
   for (const { letter, document, at, by, signed } of file.revisions)
-    await insertRevision(manager, {
-      jobId: file.id,
-      letter,
-      document: JSON.stringify(document),
-      at,
-      by,
-      signed: signed ? 1 : 0,
-      imported: 1,
-    })
-  for (const { id, at, by, replaces, reason, body } of file.records)
-    await manager.query(
-      'INSERT INTO record (jobId, id, at, "by", replaces, reason, kind, body) VALUES (?, ?, ?, ?, ?, ?, ?, ?)',
-      [file.id, id, at, by, replaces ?? null, reason ?? null, body.kind, JSON.stringify(body)],
+    await insertRevision(
+      manager,
+      {
+        ...{ jobId: file.id, letter, document: JSON.stringify(document), at, by },
+        ...{ signed: signed ? 1 : 0, imported: 1 },
+      },
+      now,
     )
+  for (const record of file.records) {
+    await storeRecord(manager, file.id, record)
+    await writeDown(manager, now, {
+      ...{ what: 'record', jobId: file.id, item: record.id },
+      content: recordText(columnsOf(record)),
+    })
+  }
   for (const [testId, samples] of Object.entries(file.samples))
     for (const sample of samples) await insertSample(manager, { jobId: file.id, testId, sample })
+  for (const testId of endedTests(file.records.map(columnsOf)))
+    await samplesStand(manager, now, file.id, testId)
 }
 
 /** Job numbers count up from a counter of their own: what a file brings along can never stop the next one. */

@@ -136,7 +136,7 @@ export function signatures({ state }: HandoverFacts, witness: Witness): Content[
           ]),
         ),
     {
-      text: `${witness.printed} The job’s own file is attached to this PDF.`,
+      text: `${witness.sealed} The job’s own file is attached to this PDF.`,
       color: paperInks['ink-3'],
       fontSize: 9,
       margin: [0, 8, 0, 0],

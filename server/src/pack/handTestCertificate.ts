@@ -68,7 +68,7 @@ export function handTestCertificate(facts: HandoverFacts, recordId: string): TDo
         text: 'It says nothing of what was isolated or taken off, of what was changed after, or of whether the installation complies with any rule. Local code, the makers and licensed practice come first.',
       },
       {
-        text: witness.printed,
+        text: witness.sealed,
         color: paperInks['ink-3'],
         fontSize: 9,
         margin: [0, 10, 0, 0],

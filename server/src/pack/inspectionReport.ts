@@ -109,7 +109,7 @@ export function inspectionReport(
         text: 'What was seen on the day, held against the limits named. It is not a certificate, and says nothing of what could not be seen. Local code, the maker’s instructions and licensed practice come first.',
       },
       {
-        text: witness.printed,
+        text: witness.sealed,
         color: paperInks['ink-3'],
         fontSize: 9,
         margin: [0, 8, 0, 0],

@@ -8,6 +8,8 @@ export interface HandoverFacts {
   readonly judgement: Judgement
   readonly people: readonly Staff[]
   readonly printedAt: string
+  /** The last entry of the log of changes as it was printed. */
+  readonly chain?: { readonly seq: number; readonly hash: string }
   /** The design as it was signed last before, where it was. */
   readonly before?: { readonly letter: string; readonly document: JobDocument }
 }
@@ -29,22 +31,29 @@ export interface Witness {
   readonly nameOf: (id: string) => string
   readonly day: (at: string) => string
   readonly who: (did: { readonly by: string; readonly at: string }) => string
-  /** The line at the end of a paper. */
+  /** When, and by whose clock. */
   readonly printed: string
+  /** The line at the end of a paper: with the last entry of the log of changes, so that nothing before it can be altered unseen. */
+  readonly sealed: string
 }
 
 export function witnessOf({
   state: { document },
   people,
   printedAt,
-}: Pick<HandoverFacts, 'state' | 'people' | 'printedAt'>): Witness {
+  chain,
+}: Pick<HandoverFacts, 'state' | 'people' | 'printedAt' | 'chain'>): Witness {
   const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? id
   const day = (at: string) => siteTime(at, document)
+  const printed = `Printed ${day(printedAt)}. ${clockSaid(document)}`
   return {
     nameOf,
     day,
     who: ({ by, at }) => `${nameOf(by)}, ${day(at)}`,
-    printed: `Printed ${day(printedAt)}. ${clockSaid(document)}`,
+    printed,
+    sealed: chain
+      ? `${printed} Log of changes: entry ${chain.seq}, ${chain.hash.slice(0, 32)}.`
+      : printed,
   }
 }
 

@@ -1,4 +1,5 @@
 import type { Evidence, PaperId } from '@hestian/core'
+import { headOf } from '../db/changeLog'
 import type { DatabaseReader } from '../db/database'
 import type { EvidenceFiles } from '../evidence/evidenceFiles'
 import { printable } from '../evidence/lookAtFile'
@@ -35,7 +36,8 @@ async function factsOf({ db, jobs }: From, { jobId, printedAt }: Printing): Prom
     (one) => one.signed && one.letter !== state.frozen,
   )?.letter
   const before = letter && (await jobs.revision(jobId, letter))
-  return { state, ...judged(state), people, printedAt, ...(before ? { before } : {}) }
+  const chain = await db.read(headOf)
+  return { state, ...judged(state), people, printedAt, chain, ...(before ? { before } : {}) }
 }
 
 /** A small job's record on one page, with the job's own file inside it. */

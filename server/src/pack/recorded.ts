@@ -217,12 +217,27 @@ export function stepsInShort(judgement: Judgement, show: Show, witness: Witness)
 }
 
 const saysMore = ({ step, progress }: JudgedStep): boolean =>
-  progress.state !== 'done' || step.reading !== undefined
+  progress.state !== 'done' ||
+  step.reading !== undefined ||
+  progress.awaits !== undefined ||
+  progress.countersigned !== undefined
+
+/** Who signed a step, and who stood up for an apprentice; that nobody did is said. */
+function signedBy(
+  progress: Extract<JudgedStep['progress'], { state: 'done' | 'skipped' }>,
+  witness: Witness,
+): string {
+  const { awaits, countersigned } = progress
+  if (countersigned) return `${witness.who(progress)}; countersigned ${witness.who(countersigned)}`
+  return awaits
+    ? `${witness.who(progress)}, an apprentice: not countersigned`
+    : witness.who(progress)
+}
 
 function stepRow({ step, number, progress }: JudgedStep, show: Show, witness: Witness): Content[] {
   const head = [String(number), step.short]
   if (progress.state === 'skipped')
-    return [...head, `passed over: ${progress.because}`, witness.who(progress)]
+    return [...head, `passed over: ${progress.because}`, signedBy(progress, witness)]
   if (progress.state !== 'done') return [...head, { text: 'not done', color: paperInks.pencil }, '']
   const { si, within, body } = progress
   const read =
@@ -230,7 +245,7 @@ function stepRow({ step, number, progress }: JudgedStep, show: Show, witness: Wi
       ? `${show(si, step.reading.measure)}${limitWords(within)}`
       : 'done'
   const why = body.cause === undefined ? '' : `; ${body.cause}: ${body.action}`
-  return [...head, `${read}${why}`, witness.who(progress)]
+  return [...head, `${read}${why}`, signedBy(progress, witness)]
 }
 
 /** Visits to the site, and what was still off at the end of each. */

@@ -56,7 +56,7 @@ export function testCertificate(facts: HandoverFacts, testId: string): TDocument
         text: 'It says nothing of what was shut, capped or taken off, of leaks smaller than the figures could see, of pipe that was changed after, or of whether the installation complies with any rule. Local code, the gas supplier, the makers and licensed practice come first.',
       },
       {
-        text: witness.printed,
+        text: witness.sealed,
         color: paperInks['ink-3'],
         fontSize: 9,
         margin: [0, 10, 0, 0],

@@ -45,7 +45,7 @@ export function unsafePaper(facts: HandoverFacts, unsafeId: string): TDocumentDe
         margin: [0, 26, 0, 0],
       },
       {
-        text: `${rules.source.says}. Local code, the gas supplier and licensed practice come first. ${witness.printed}`,
+        text: `${rules.source.says}. Local code, the gas supplier and licensed practice come first. ${witness.sealed}`,
         color: paperInks['ink-3'],
         fontSize: 9,
         margin: [0, 16, 0, 0],

@@ -1,6 +1,7 @@
 import type { Action, Staff } from '@hestian/core'
 import { may, mayNotSays } from '@hestian/core'
 import type { FastifyInstance, FastifyReply, FastifyRequest } from 'fastify'
+import { acting } from '../app/acting'
 import { Refusal } from '../app/refusal'
 import type { PeopleStore } from './peopleStore'
 import type { Session, Sessions } from './sessions'
@@ -53,6 +54,12 @@ export function guardGate(
     expectMay(request.staff, who)
   })
   api.addHook('preHandler', async (request) => expectOwnHand(request, people))
+  // Last before the work: what is read of a body comes back without the context of its request.
+  api.addHook('preHandler', (request, _reply, done) => {
+    const { staff, ip, headers } = request
+    const from = `${ip}, ${headers['user-agent'] ?? 'no browser'}`.slice(0, 200)
+    acting.run({ by: staff?.id ?? 'nobody signed in', from }, done)
+  })
 }
 
 function expectGuest(session: Session | undefined): void {

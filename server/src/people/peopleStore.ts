@@ -1,7 +1,9 @@
 import type { ChangeStaff, JobFile, OwnUnits, Staff } from '@hestian/core'
 import { isRole, OwnUnits as OwnUnitsSchema, roles, tickets } from '@hestian/core'
 import type { EntityManager } from 'typeorm'
+import type { Clock } from '../app/parts'
 import { Refusal } from '../app/refusal'
+import { personStands, personText } from '../db/changeLog'
 import type { Database, DatabaseReader } from '../db/database'
 import type { PersonRow } from '../db/tables'
 import { PersonTable } from '../db/tables'
@@ -56,7 +58,10 @@ const idFrom = (name: string): string =>
 
 /** Who works here, what each may sign, and how they come in. */
 export class PeopleStore {
-  constructor(private readonly db: Database) {}
+  constructor(
+    private readonly db: Database,
+    private readonly clock: Clock,
+  ) {}
 
   list = (): Promise<Staff[]> => listPeople(this.db)
 
@@ -87,13 +92,17 @@ export class PeopleStore {
   /** Adds those who are not here yet; one of whom only an imported job or an older list tells becomes what the list says. */
   async add(people: readonly ListedPerson[]): Promise<void> {
     await this.db.write(async (manager) => {
-      for (const { id, name, role, tickets: listed } of people)
+      for (const { id, name, role, tickets: listed } of people) {
+        const before = await personAt(manager, id)
         await manager.query(
           `INSERT INTO person (id, name, role, tickets) VALUES (?, ?, ?, ?)
            ON CONFLICT (id) DO UPDATE SET tickets = excluded.tickets, role = excluded.role
            WHERE person.password IS NULL AND person.invitation IS NULL AND person.role NOT IN (${[...roles, 'gone'].map(() => '?').join()})`,
           [id, name, role, JSON.stringify(ListedTickets.parse(listed)), ...roles, 'gone'],
         )
+        if ((await personAt(manager, id)) !== before)
+          await personStands(manager, this.clock.now(), id)
+      }
     })
   }
 
@@ -108,6 +117,7 @@ export class PeopleStore {
       const id = same?.id ?? freeId(people, idFrom(name))
       if (!same) await manager.getRepository(PersonTable).insert(nobody(id, name))
       await manager.getRepository(PersonTable).update({ id }, { role: 'owner', password: kept })
+      await personStands(manager, this.clock.now(), id)
       return id
     })
   }
@@ -132,6 +142,7 @@ export class PeopleStore {
           `${name} is here already. Two people need names one can tell apart.`,
         )
       await manager.getRepository(PersonTable).insert({ ...nobody(id, name), role })
+      await personStands(manager, this.clock.now(), id)
     })
   }
 
@@ -201,9 +212,17 @@ export class PeopleStore {
       const repository = manager.getRepository(PersonTable)
       const row = await repository.findOneBy({ id })
       if (!row) throw new Refusal('no-such-person', 'Nobody of that name works here.')
-      await repository.update({ id }, await to(row, manager))
+      const next = await to(row, manager)
+      await repository.update({ id }, next)
+      if ('role' in next || 'tickets' in next) await personStands(manager, this.clock.now(), id)
     })
   }
+}
+
+/** What is written down of a person, as it stands. */
+async function personAt(manager: EntityManager, id: string): Promise<string | undefined> {
+  const row = await manager.getRepository(PersonTable).findOneBy({ id })
+  return row ? personText(row) : undefined
 }
 
 const isSame = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase()

@@ -1,6 +1,6 @@
 import type { BoardQuery, BoardRow } from '@hestian/core'
 import { boardSorts, boardStages, practiceLabels } from '@hestian/core'
-import { useEffect, useRef, useState } from 'react'
+import { lazy, Suspense, useEffect, useRef, useState } from 'react'
 import { Input, Label, SearchField } from 'react-aria-components'
 import { Link, useSearchParams } from 'react-router'
 import styled from 'styled-components'
@@ -17,6 +17,8 @@ import { NewJobForm } from './NewJobForm'
 import { Narrowing } from './Narrowing'
 import { RowActions } from './RowActions'
 import { phone } from '../ui/phone'
+
+const DeletedJobs = lazy(async () => ({ default: (await import('./DeletedJobs')).DeletedJobs }))
 
 const size = 25
 
@@ -178,6 +180,11 @@ export function Board() {
               Further
             </Button>
           </Pages>
+        )}
+        {query.archived === 'yes' && (
+          <Suspense>
+            <DeletedJobs />
+          </Suspense>
         )}
         <Hint>
           Keys: <kbd>/</kbd> find, <kbd>n</kbd> new job, <kbd>↑</kbd> <kbd>↓</kbd> move,{' '}

@@ -1,4 +1,5 @@
 import type { BoardRow } from '@hestian/core'
+import { may } from '@hestian/core'
 import { useQueryClient } from '@tanstack/react-query'
 import type { RefObject } from 'react'
 import { useState } from 'react'
@@ -10,6 +11,7 @@ import { ApiError, call, newId } from '../api/client'
 import { aJob } from '../api/queries'
 import { useWho } from '../job/WhoContext'
 import { Button } from '../ui/Button'
+import { DeleteForGood } from './DeleteForGood'
 
 interface RowMenuProps {
   readonly row: BoardRow
@@ -77,6 +79,11 @@ export function RowMenu({ row, trigger, isOpen, onOpenChange }: RowMenuProps) {
             {row.archived ? 'Bring it back' : 'Put it away'}
           </Button>
         </Part>
+        {person && may(person, 'firm') && (
+          <Part as="div">
+            <DeleteForGood row={row} by={person.id} onGone={() => onOpenChange(false)} />
+          </Part>
+        )}
         {says && <p role="alert">{says}</p>}
       </Dialog>
     </Pop>
@@ -94,6 +101,10 @@ const Pop = styled(Popover)`
   }
 `
 const Part = styled.form`
+  form {
+    display: grid;
+    gap: 8px;
+  }
   display: grid;
   gap: 8px;
   padding: 6px 0 12px;
