@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Person } from '@hestian/core'
 import type { App, AppOptions } from './app'
+import { cookieName } from '../people/gate'
 import { buildApp } from './app'
 
 export const lead: Person = {
@@ -15,15 +16,15 @@ export const lead: Person = {
 const cookies = new WeakMap<App, Map<string, string>>()
 
 /** The cookie of whoever says they did it, signed in once; nobody's hand is that of the lead. */
-export async function cookieOf(app: App, payload?: unknown): Promise<string> {
+export async function cookieOf(app: App, payload?: unknown, host = 'localhost'): Promise<string> {
   const by =
     typeof payload === 'object' && payload !== null && 'by' in payload ? String(payload.by) : 'lead'
   const kept = cookies.get(app) ?? new Map<string, string>()
   cookies.set(app, kept)
   const personId = kept.has(by) || (await app.people.find(by)) ? by : 'lead'
-  const cookie = kept.get(personId) ?? `hestian=${await app.sessions.begin({ personId }, 'a test')}`
-  kept.set(personId, cookie)
-  return cookie
+  const token = kept.get(personId) ?? (await app.sessions.begin({ personId }, 'a test'))
+  kept.set(personId, token)
+  return `${cookieName({ host })}=${token}`
 }
 
 export interface Answer {
@@ -76,7 +77,7 @@ export class Bench {
     const answer = await this.app.http.inject({
       method,
       url: `/api${url}`,
-      headers: { cookie: await cookieOf(this.app, payload), ...headers },
+      headers: { cookie: await cookieOf(this.app, payload, headers.host), ...headers },
       ...(payload === undefined ? {} : { payload }),
     })
     const isJson = answer.headers['content-type']?.toString().includes('json')

@@ -66,7 +66,7 @@ test('more event streams than one address may have open are refused', async () =
   await bench.newJob()
   const address = await bench.app.http.listen({ port: 0, host: '127.0.0.1' })
   const leave = new AbortController()
-  const cookie = await cookieOf(bench.app)
+  const cookie = await cookieOf(bench.app, undefined, new URL(address).host)
   const open = () =>
     fetch(`${address}/api/jobs/job-one/live`, { signal: leave.signal, headers: { cookie } })
   expect((await open()).status).toBe(200)

@@ -287,10 +287,15 @@ describe('an import', () => {
     await bench.send('POST', '/import', file())
     const people = JSON.parse((await bench.send('GET', '/people')).raw.toString()) as {
       id: string
-      tickets: string[]
+      role: string
+      holds: { ticket: string }[]
+      standing: string
     }[]
-    expect(people.find((one) => one.id === 'maren-oduya')?.tickets).toEqual([])
-    expect(people.find((one) => one.id === 'lead')?.tickets).toContain('gas')
+    expect(people.find((one) => one.id === 'maren-oduya')).toMatchObject({
+      ...{ role: '', holds: [], standing: 'out' },
+    })
+    const lead = people.find((one) => one.id === 'lead')
+    expect(lead?.holds.map(({ ticket }) => ticket)).toContain('gas')
   })
   test('that fails half way leaves nothing behind', async () => {
     await bench.newJob()

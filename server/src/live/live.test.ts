@@ -23,7 +23,10 @@ async function listen(jobId: string, last?: string) {
   const end = new AbortController()
   const response = await fetch(`${base}/api/jobs/${jobId}/live`, {
     signal: end.signal,
-    headers: { cookie: await cookieOf(bench.app), ...(last ? { 'last-event-id': last } : {}) },
+    headers: {
+      cookie: await cookieOf(bench.app, undefined, new URL(base).host),
+      ...(last ? { 'last-event-id': last } : {}),
+    },
   })
   const heard: Heard[] = []
   let text = ''
@@ -130,7 +133,7 @@ test('what lies further back than is kept is to be read again', async () => {
 
 test('a job that is not there has no stream, and says so', async () => {
   const response = await fetch(`${base}/api/jobs/nowhere/live`, {
-    headers: { cookie: await cookieOf(bench.app) },
+    headers: { cookie: await cookieOf(bench.app, undefined, new URL(base).host) },
   })
   expect(response.status).toBe(404)
   expect(await response.json()).toMatchObject({ code: 'no-such-job' })

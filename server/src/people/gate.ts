@@ -23,7 +23,7 @@ declare module 'fastify' {
 }
 
 /** One browser may be signed in to two servers of one machine: cookies know no ports. */
-const cookieName = ({ host }: FastifyRequest): string => {
+export const cookieName = ({ host }: Pick<FastifyRequest, 'host'>): string => {
   const port = /:(\d+)$/.exec(host)?.[1]
   return port === undefined || port === '80' || port === '443' ? 'hestian' : `hestian-${port}`
 }
