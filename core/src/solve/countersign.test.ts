@@ -78,6 +78,20 @@ test('taken back and signed again it waits again: the countersign was for the ot
   takeAs(at, young, signStep(at.judge(), stepId, young))
   expect(at.step(stepId).progress).toMatchObject({ awaits: true })
 })
+test('an offered sequence that an apprentice began is asked for from then on', () => {
+  const { document } = demoJobs()['kestrel-weir'] as JobFile
+  // Pipework restored leaves it to whoever is there which of its sequences are done.
+  const at = new Site({
+    ...document,
+    work: { ...document.work, kinds: ['pipework-restored'] },
+  } as never)
+  const offered = at.judge().work.sequences.find(({ waits }) => waits)
+  expect(offered).toBeDefined()
+  const stepId = offered?.steps[0]?.step.id ?? ''
+  takeAs(at, young, skipStep(at.judge(), stepId, { ...young, tickets: lead.tickets }, 'not today'))
+  const waiting = at.judge().sheets.steps.missing.map(({ what }) => what)
+  expect(waiting.join(' ')).toMatch(/it waits for a countersign/)
+})
 test('a step an apprentice passes over waits too', () => {
   const { at, stepId } = site()
   takeAs(at, young, skipStep(at.judge(), stepId, young, 'nothing to see here'))

@@ -376,7 +376,9 @@ function judgeSequence(sequence: Sequence, bench: Bench): JudgedSequence {
     return judged
   })
   const done = steps.filter(isFinished).length
-  return { sequence, steps, done, waits: sequence.offered && done === 0 }
+  // What an apprentice began is begun, though it does not count yet.
+  const isBegun = steps.some(({ progress }) => 'recordId' in progress)
+  return { sequence, steps, done, waits: sequence.offered && !isBegun }
 }
 
 /** Every sequence of the job as it stands, on the plant as it is known. */

@@ -185,3 +185,28 @@ test('what was typed and not given yet is there again after the page was left', 
   const because = screen.getByRole('textbox', { name: 'Why it is passed over' })
   expect((because as HTMLInputElement).value).toBe('no gauge here')
 })
+
+test('an apprentice’s step is shown as it waits, is ticked nowhere, and is not theirs to countersign', () => {
+  const young = { ...lead, id: 'young', name: 'Young Person', role: 'apprentice' }
+  page([], { person: young })
+  press('Confirm: Proved dead at the boiler')
+  press(/^Confirm: Cold to the hand/)
+  press('Sign this step')
+  expect(screen.getByText('Waits for a countersign')).toBeTruthy()
+  expect(screen.getByText('waits for a countersign')).toBeTruthy()
+  expect(screen.queryByRole('button', { name: /^Countersign/ })).toBeNull()
+  expect(within(screen.getByLabelText('The order of work')).queryByLabelText('done')).toBeNull()
+})
+
+test('a lead countersigns it, and the next step is reached', () => {
+  const site = new Site(house())
+  site.do(site.now() as never)
+  const entries = site.records.map((record) =>
+    record.body.kind === 'step' && !record.body.stepId.startsWith('guard:')
+      ? { ...record, by: 'young', body: { ...record.body, awaits: true as const } }
+      : record,
+  )
+  page(entries)
+  press('Countersign: I was there, and it is right')
+  expect(title()).toBe('Set the vessel charge, water side empty.')
+})

@@ -52,7 +52,8 @@ function OneSequence({
 }) {
   const isOpen = steps.some(({ step }) => step.id === shown)
   const next = steps.find(({ progress }) => progress.state === 'now')
-  const first = next ?? steps[0]
+  const first = next ?? steps.find(isAwaiting) ?? steps[0]
+  const isDone = done === steps.length
   return (
     <section>
       <Head
@@ -63,12 +64,12 @@ function OneSequence({
       >
         <span>{sequence.name}</span>
         <small>
-          {next ? (
+          {isDone ? (
+            <Mark kind="pass" size={18} label="done" />
+          ) : (
             <>
               {done} of {steps.length}
             </>
-          ) : (
-            <Mark kind="pass" size={18} label="done" />
           )}
         </small>
       </Head>

@@ -95,6 +95,7 @@ const Pop = styled(Popover)`
   border: 1.5px solid var(--ink);
   padding: 14px;
   width: min(340px, calc(100vw - 24px));
+  overflow: auto;
   [role='alert'] {
     color: var(--stop);
     font-size: var(--small);
