@@ -80,7 +80,7 @@ await picture('tightness-verdict', '/jobs/kestrel-weir/tightness')
 await picture('commission', '/jobs/kestrel-weir/steps')
 await picture('handover', '/jobs/saltbush-ferry/handover')
 await picture('phone-exchange', '/jobs/thornfield-scout-hut/exchange', { size: phone })
-await picture('exchange-steps', '/jobs/thornfield-scout-hut/steps', { theme: 'cellar' })
+await picture('people', '/people')
 await picture('tests-by-hand', '/jobs/kestrel-weir/by-hand', {
   to: 'Flue gas at the high rate',
   first: async (page) => {
