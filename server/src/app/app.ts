@@ -219,7 +219,7 @@ async function registerRoutes(
   await api.register(testRoutes, { ...parts, clock })
   await api.register(gaugeRoutes, { gauges })
   await api.register(instrumentRoutes, parts)
-  await api.register(liveRoutes, { hub, jobs, mostStreams: limits.streams })
+  await api.register(liveRoutes, { hub, jobs, sessions, mostStreams: limits.streams })
   await api.register(packRoutes, { jobs, tasks, clock })
   await api.register(officeRoutes, { jobs, people, tasks, clock, office: options.office })
   await api.register(backupRoutes, { dataFolder, people, tasks, clock })

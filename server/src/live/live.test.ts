@@ -51,6 +51,8 @@ async function listen(jobId: string, last?: string) {
       for (let i = 0; i < 400 && heard.length < count; i++) await wait(5)
       expect(heard).toHaveLength(count)
     },
+    /** Settled when the server ends the stream. */
+    over: reading,
     leave: async () => {
       end.abort()
       await reading
@@ -84,6 +86,13 @@ test('what is refused or sent again is not told', async () => {
   expect(page.heard.map(idOf)).toEqual(['reading-01', 'reading-02'])
   await page.leave()
 })
+
+test('whoever is signed out hears no more within a beat', async () => {
+  const page = await listen('job-one')
+  await bench.app.sessions.endAll({ personId: 'lead' })
+  await page.over
+  expect((await bench.app.http.inject('/api/jobs/job-one/live')).statusCode).toBe(401)
+}, 20_000)
 
 test('another job hears nothing of it', async () => {
   await bench.newJob('job-two')

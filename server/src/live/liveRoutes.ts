@@ -5,6 +5,7 @@ import type { FastifyPluginAsyncZod } from 'fastify-type-provider-zod'
 import { Refusal } from '../app/refusal'
 import { lets } from '../people/gate'
 import type { JobStore } from '../jobs/jobStore'
+import type { Sessions } from '../people/sessions'
 import type { LiveHub, Told } from './hub'
 
 const beat_ms = 5000
@@ -14,9 +15,10 @@ const mostBacklog_bytes = 1024 * 1024
 export const liveRoutes: FastifyPluginAsyncZod<{
   hub: LiveHub
   jobs: JobStore
+  sessions: Sessions
   /** Open at a time from one address. */
   mostStreams: number
-}> = async (app, { hub, jobs, mostStreams }) => {
+}> = async (app, { hub, jobs, sessions, mostStreams }) => {
   const open = new Map<ServerResponse, string>()
   app.addHook('onClose', async () => {
     for (const stream of open.keys()) stream.end()
@@ -56,7 +58,11 @@ export const liveRoutes: FastifyPluginAsyncZod<{
         else stream.write(`data: ${JSON.stringify({ kind: 'again' } satisfies LiveEvent)}\n\n`)
       }
       const leave = hub.listen(jobId, tell)
-      const beat = setInterval(() => stream.write(': beat\n\n'), beat_ms)
+      // Whoever is out hears no more, within a beat.
+      const beat = setInterval(() => {
+        if (sessions.isOpen(request.session?.id)) stream.write(': beat\n\n')
+        else stream.end()
+      }, beat_ms)
       stream.on('error', () => undefined)
       stream.on('close', () => {
         clearInterval(beat)

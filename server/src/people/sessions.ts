@@ -67,6 +67,12 @@ export class Sessions {
     return row
   }
 
+  /** Whether a session goes on: what stays open for long asks again. */
+  isOpen(id: string | undefined): boolean {
+    const now = this.clock.now()
+    return [...this.open.values()].some((row) => row.id === id && row.until >= now)
+  }
+
   ofPerson(personId: string, thisId: string): OpenSession[] {
     const now = this.clock.now()
     return [...this.open.values()]
