@@ -85,6 +85,7 @@ test('verify names a job that cannot be read', async () => {
   await bench.app.db.raw((raw) => raw.exec(`UPDATE job SET draft = '{}'`))
   expect((await verify(bench.folder)).faults).toEqual([
     expect.stringMatching(/^Job 0421 cannot be read/),
+    expect.stringMatching(/^Job saltbush-ferry is not what was written down/),
   ])
 })
 

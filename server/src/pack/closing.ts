@@ -93,7 +93,11 @@ export function cautions({ practice, gas }: Solution, show: Show): Content[] {
   ]
 }
 
-export function signatures({ state }: HandoverFacts, witness: Witness): Content[] {
+export function signatures(
+  { state }: HandoverFacts,
+  witness: Witness,
+  last = witness.sealed,
+): Content[] {
   const signed = state.records.flatMap((record) =>
     record.body.kind === 'signature' ? [{ record, body: record.body }] : [],
   )
@@ -136,7 +140,7 @@ export function signatures({ state }: HandoverFacts, witness: Witness): Content[
           ]),
         ),
     {
-      text: `${witness.sealed} The job’s own file is attached to this PDF.`,
+      text: `${last} The job’s own file is attached to this PDF.`,
       color: paperInks['ink-3'],
       fontSize: 9,
       margin: [0, 8, 0, 0],

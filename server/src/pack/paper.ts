@@ -33,7 +33,9 @@ export interface Witness {
   readonly who: (did: { readonly by: string; readonly at: string }) => string
   /** When, and by whose clock. */
   readonly printed: string
-  /** The line at the end of a paper: with the last entry of the log of changes, so that nothing before it can be altered unseen. */
+  /** The last entry of the log of changes, so that nothing before it can be altered unseen; nothing where that is not known. */
+  readonly seal: string
+  /** The line at the end of a paper: both. */
   readonly sealed: string
 }
 
@@ -46,14 +48,14 @@ export function witnessOf({
   const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? id
   const day = (at: string) => siteTime(at, document)
   const printed = `Printed ${day(printedAt)}. ${clockSaid(document)}`
+  const seal = chain ? ` Log of changes: entry ${chain.seq}, ${chain.hash.slice(0, 32)}.` : ''
   return {
     nameOf,
     day,
     who: ({ by, at }) => `${nameOf(by)}, ${day(at)}`,
     printed,
-    sealed: chain
-      ? `${printed} Log of changes: entry ${chain.seq}, ${chain.hash.slice(0, 32)}.`
-      : printed,
+    seal,
+    sealed: `${printed}${seal}`,
   }
 }
 

@@ -30,7 +30,7 @@ export function workRecord(facts: HandoverFacts): TDocumentDefinitions {
   const kinds = kindsOf(state.document)
   return paper({
     title: `${state.document.site.name}: work record`,
-    foot: `Job ${state.number}, work record${state.frozen ? `, revision ${state.frozen}` : ', not signed'}`,
+    foot: `Job ${state.number}, work record${state.frozen ? `, revision ${state.frozen}` : ', not signed'}.${witness.seal}`,
     content: [
       { text: state.document.site.name, font: 'Head', bold: true, fontSize: 20, headlineLevel: 1 },
       {
@@ -56,7 +56,8 @@ export function workRecord(facts: HandoverFacts): TDocumentDefinitions {
       ...workList(judgement, solution, show, witness),
       ...openHere(facts, show),
       ...unsafeSection(judgement, solution, witness),
-      ...signatures(facts, witness),
+      // On one page: the seal stands in its foot.
+      ...signatures(facts, witness, witness.printed),
       {
         text: 'It says which checks were made, not that anything complies: local code, the maker’s instructions and licensed practice come first. A blocked or plugged relief can burst a vessel; hot water scalds.',
         color: paperInks['ink-2'],
