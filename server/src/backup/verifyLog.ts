@@ -93,8 +93,9 @@ const nameOf = ({ what, jobId, item }: Pick<Entry, 'what' | 'jobId' | 'item'>): 
 
 function faultOf({ name, content }: Stands, entry: Entry | undefined): readonly string[] {
   if (!entry) return [`${name} stands in no entry of the log: it was put there past it.`]
-  // Erased by the firm: that there was something is all that is left.
-  if (entry.salt === null) return []
+  // Nothing is erased and still stands: without its salt it cannot be held against the entry, and that is not sound.
+  if (entry.salt === null)
+    return [`${name} cannot be held against entry ${entry.seq} of the log: its salt is gone.`]
   return digestOf(entry.salt, content) === entry.digest
     ? []
     : [`${name} is not what was written down in entry ${entry.seq} on ${entry.at}: it was altered.`]

@@ -17,15 +17,17 @@ const day_ms = 86_400_000
 const soonDays = 60
 
 /** How a ticket stands on a day: held, soon over, over. */
-function ticketStands({ until }: HeldTicket, now_ms: number): 'pass' | 'fix' | 'stop' {
-  if (until === null) return 'pass'
+function ticketStands({ until, number }: HeldTicket, now_ms: number): 'pass' | 'fix' | 'stop' {
+  // Of one that was a bare word in an older list nothing is known.
+  if (until === null) return number === '' ? 'fix' : 'pass'
   const today = new Date(now_ms).toISOString().slice(0, 10)
   if (until < today) return 'stop'
   return Date.parse(until) - now_ms < soonDays * day_ms ? 'fix' : 'pass'
 }
 
 const ticketUntil = (ticket: HeldTicket, now_ms: number): string => {
-  if (ticket.until === null) return 'no last day on its paper'
+  if (ticket.until === null)
+    return ticket.number === '' ? 'nothing written down of its paper' : 'no last day on its paper'
   return ticketStands(ticket, now_ms) === 'stop'
     ? `ran out on ${ticket.until}`
     : `until ${ticket.until}`
@@ -44,7 +46,7 @@ export function PeoplePage() {
   )
   return (
     <FirmPage who={<WhoIsWorking />}>
-      <Head count={mine.length} over={[...new Set(over)]} />
+      <Head people={mine} over={[...new Set(over)]} now_ms={now_ms} />
       <p>
         Tickets decide who may sign what, by the place of the job and the day it is done. Hestian
         knows what is written down here, and no register: look there before you rely on it.
@@ -81,13 +83,20 @@ export function PeoplePage() {
   )
 }
 
-function Head({ count, over }: { readonly count: number; readonly over: readonly string[] }) {
-  const people = count === 1 ? 'One person' : `${count} people`
+function Head({
+  people,
+  over,
+  now_ms,
+}: {
+  readonly people: readonly Staff[]
+  readonly over: readonly string[]
+  readonly now_ms: number
+}) {
   return (
     <h1>
-      <b>{people}</b>
+      <b>{people.length === 1 ? 'One person' : `${people.length} people`}</b>
       {over.length === 0 ? (
-        <>, every ticket on file holds.</>
+        <>, {ticketsSay(people, now_ms)}.</>
       ) : (
         <>
           ; {over.length === 1 ? 'a ticket of ' : 'tickets of '}
@@ -96,6 +105,15 @@ function Head({ count, over }: { readonly count: number; readonly over: readonly
       )}
     </h1>
   )
+}
+
+/** No ticket, or one of which nothing is known, is not a ticket that holds. */
+function ticketsSay(people: readonly Staff[], now_ms: number): string {
+  const all = people.flatMap(({ holds }) => holds)
+  if (all.length === 0) return 'no ticket on file'
+  return all.every((one) => ticketStands(one, now_ms) === 'pass')
+    ? 'every ticket on file holds'
+    : 'some tickets run out soon, or little is known of them'
 }
 
 const standingWords: Readonly<Record<Staff['standing'], string>> = {
