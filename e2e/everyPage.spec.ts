@@ -7,6 +7,7 @@ const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.mi
 const everySheet = [
   '/gauges',
   '/people',
+  '/people/held',
   '/backups',
   '/',
   '/kit',

@@ -34,11 +34,10 @@ export const killedBackups = (times: number): Trial => ({
 async function killing(server: RunningServer, random: () => number, times: number): Promise<Tally> {
   const says: string[] = []
   let [lost, thrown, acknowledged, tried] = [0, 0, 0, 0]
-  const start = async () => {
-    if (!(await server.start())) throw new Error(`it did not come up again: ${server.complaints}`)
-  }
+  const start = () => expectUp(server)
   await start()
   for (const file of Object.values(demoJobs())) await server.send('POST', '/import', file)
+  const whole_ms = await oneBackup_ms(server)
   let last: KeptBackup | undefined
   for (let i = 0; i < times; i++) {
     const made = server
@@ -48,7 +47,7 @@ async function killing(server: RunningServer, random: () => number, times: numbe
         () => undefined,
       )
     // From at once to well after it is done.
-    await pause(random() * 1500)
+    await pause(random() * 1.8 * whole_ms)
     await server.kill()
     const got = await made
     if (got) {
@@ -69,14 +68,16 @@ async function killing(server: RunningServer, random: () => number, times: numbe
       says.push(`${one.name} is listed and ${fault}`)
     }
   }
+  if (saysNothing(acknowledged, times)) {
+    thrown++
+    says.push(`${acknowledged} of ${times} were finished before the kill`)
+  }
   const { status } = await server.send('POST', '/backups', { id: 'backup-after', by })
   if (status !== 201) {
     thrown++
     says.push(`the one after all was answered ${status}`)
   }
-  const left = readdirSync(join(server.dataFolder, 'backups')).filter(
-    (name) => name.startsWith('.') || name.endsWith('.part'),
-  )
+  const left = halfMade(server)
   if (left.length > 0) {
     thrown++
     says.push(`half-made ones stay: ${left.join(', ')}`)
@@ -89,6 +90,27 @@ async function killing(server: RunningServer, random: () => number, times: numbe
     hung: 0,
     says: says.slice(0, 5),
   }
+}
+
+async function expectUp(server: RunningServer): Promise<void> {
+  if (!(await server.start())) throw new Error(`it did not come up again: ${server.complaints}`)
+}
+
+const halfMade = ({ dataFolder }: RunningServer): readonly string[] =>
+  readdirSync(join(dataFolder, 'backups')).filter(
+    (name) => name.startsWith('.') || name.endsWith('.part'),
+  )
+
+/** A long trial in which none was finished, or every one, says nothing of the kill. */
+const saysNothing = (acknowledged: number, times: number): boolean =>
+  times >= 20 && (acknowledged === 0 || acknowledged === times)
+
+/** How long one takes here and now that nobody kills. */
+async function oneBackup_ms(server: RunningServer): Promise<number> {
+  const began = Date.now()
+  const { status } = await server.send('POST', '/backups', { id: 'backup-first', by })
+  if (status !== 201) throw new Error(`the first backup was answered ${status}`)
+  return Date.now() - began
 }
 
 /** What is wrong with a listed backup; undefined where it is put back whole. */

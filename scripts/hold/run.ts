@@ -6,6 +6,7 @@ import { mutatedDocuments } from './documents'
 import { damagedDatabase, twoServers } from './folders'
 import { manyGauges } from './gauges'
 import { kills } from './kills'
+import { killedRestores } from './restores'
 import { fuzzedRequests } from './requests'
 import type { Trial } from './trial'
 import { faultsOf } from './trial'
@@ -26,6 +27,7 @@ const trials: Readonly<Record<string, Trial>> = {
   damage: damagedDatabase(times(40)),
   kill: kills(times(200)),
   backups: killedBackups(times(30)),
+  restores: killedRestores(times(30)),
   flips: flippedBytes(times(500)),
   requests: fuzzedRequests(times(20_000)),
   documents: mutatedDocuments(times(20_000)),

@@ -5,6 +5,7 @@ import { damagedDatabase, twoServers } from '../hold/folders'
 import { manyGauges } from '../hold/gauges'
 import { kills } from '../hold/kills'
 import { fuzzedRequests } from '../hold/requests'
+import { killedRestores } from '../hold/restores'
 import type { Trial } from '../hold/trial'
 
 // Short forms of `npm run hold`. How long something took is the bench's to say; here only what was lost, doubled or thrown counts.
@@ -12,6 +13,7 @@ const seed = 20_261_127
 test.each<readonly [string, Trial]>([
   ['kill -9', kills(2)],
   ['kill -9 while a backup is made', killedBackups(2)],
+  ['kill -9 while a backup is put back', killedRestores(2)],
   ['flipped bytes', flippedBytes(21)],
   ['damaged databases', damagedDatabase(2)],
   ['two servers', twoServers],

@@ -14,6 +14,7 @@ export const recordId = z
 const short = z.string().max(200)
 export const instant_ms = z.number().int().min(0).max(4e12)
 const finite = z.number().finite()
+const sha256 = z.string().regex(/^[0-9a-f]{64}$/, 'a SHA-256 in hex')
 
 /** What was left out of its normal place, and the symbol its tag carries. */
 export const offStates = [
@@ -416,12 +417,20 @@ export const recordKinds = [
       restsOn: z.string().max(120),
       ticketsHeld: z.array(z.string().max(40)).max(10),
       /** SHA-256 of the document as it was signed, in its canonical form; none in signatures of before. */
-      sha256: z
-        .string()
-        .regex(/^[0-9a-f]{64}$/, 'a SHA-256 in hex')
-        .optional(),
+      sha256: sha256.optional(),
     },
     ({ typedName, revision }) => `Signature of ${typedName} under revision ${revision}`,
+  ),
+  kindOf(
+    'redacted',
+    {
+      /** What kind of thing was taken out; never what it was. */
+      what: z.string().max(400),
+      because: short,
+      /** Revisions that are not as they were signed any more, with the SHA-256 that each has now. */
+      revisions: z.array(z.object({ letter: z.string().max(4), sha256 })).max(2000),
+    },
+    ({ what }) => `Redacted: ${what}`,
   ),
 ] as const
 

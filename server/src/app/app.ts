@@ -31,6 +31,7 @@ import { packRoutes } from '../pack/packRoutes'
 import { readPeopleFile } from '../people/peopleFile'
 import { guardGate, lets } from '../people/gate'
 import { guestRoutes } from '../people/guestRoutes'
+import { heldRoutes } from '../people/heldRoutes'
 import { peopleRoutes } from '../people/peopleRoutes'
 import { PeopleStore } from '../people/peopleStore'
 import { newToken } from '../people/secrets'
@@ -194,6 +195,7 @@ async function registerRoutes(
   })
   await api.register(ownRoutes, { people, sessions, limit: perMinute(limits.signIns) })
   await api.register(peopleRoutes, { people, sessions, clock })
+  await api.register(heldRoutes, { jobs, evidence, tasks, clock })
   await api.register(guestRoutes, { ...parts, clock, limit: perMinute(limits.signIns) })
   await api.register(documentRoutes)
   await api.register(stepRoutes, { jobs, people, tasks, clock })

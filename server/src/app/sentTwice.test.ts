@@ -269,6 +269,9 @@ const elsewhere = [
   'POST /api/gauges/{gaugeId}/plant',
   // server/src/jobs/deleteJob.test.ts
   'POST /api/jobs/{jobId}/delete',
+  // server/src/people/held.test.ts
+  'POST /api/held',
+  'POST /api/jobs/{jobId}/erase',
   // Sessions, invitations and links are made anew each time: server/src/people/people.test.ts
   'POST /api/session',
   'POST /api/session/demo',

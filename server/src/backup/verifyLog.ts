@@ -1,3 +1,4 @@
+import type { BodyOf } from '@hestian/core'
 import type { EntityManager } from 'typeorm'
 import type { DatabaseReader } from '../db/database'
 import type {
@@ -137,7 +138,7 @@ async function everythingStored(manager: EntityManager): Promise<readonly Stands
   return stands
 }
 
-/** Signed here, the document of a revision is the one whose SHA-256 stands in the signature. */
+/** Signed here, the document of a revision is the one whose SHA-256 stands in the signature, or in the record of what was redacted since. */
 async function signedFaults(manager: EntityManager): Promise<readonly string[]> {
   const rows = await manager.query<
     { jobId: string; letter: string; document: string; body: string }[]
@@ -147,12 +148,27 @@ async function signedFaults(manager: EntityManager): Promise<readonly string[]> 
      WHERE revision.signed = 1 AND revision.imported = 0
        AND CASE WHEN json_valid(record.body) THEN json_extract(record.body, '$.revision') END = revision.letter`,
   )
+  const redacted = await redactedSince(manager)
   return rows.flatMap(({ jobId, letter, document, body }) => {
-    const { sha256 } = JSON.parse(body) as { sha256?: string }
+    const { sha256: signed } = JSON.parse(body) as { sha256?: string }
+    const sha256 = redacted.get(`${jobId} ${letter}`) ?? signed
     return sha256 === undefined || isSigned(document, sha256)
       ? []
       : [`Revision ${letter} of job ${jobId} is not the document that was signed.`]
   })
+}
+
+/** The SHA-256 that revisions have since somebody was erased from them, by job and letter: the last one counts. */
+async function redactedSince(manager: EntityManager): Promise<ReadonlyMap<string, string>> {
+  const rows = await manager.query<{ jobId: string; body: string }[]>(
+    `SELECT jobId, body FROM record WHERE kind = 'redacted' AND json_valid(body) ORDER BY seq`,
+  )
+  return new Map(
+    rows.flatMap(({ jobId, body }) => {
+      const { revisions = [] } = JSON.parse(body) as Partial<BodyOf<'redacted'>>
+      return revisions.map(({ letter, sha256 }) => [`${jobId} ${letter}`, sha256] as const)
+    }),
+  )
 }
 
 const isSigned = (document: string, sha256: string): boolean => {

@@ -162,6 +162,8 @@ async function openWriter(
       db.pragma('journal_mode = WAL')
       db.pragma('synchronous = FULL')
       db.pragma('foreign_keys = ON')
+      // What is deleted is overwritten: somebody who is erased is not left in free pages.
+      db.pragma('secure_delete = ON')
     },
   })
   await source.initialize()

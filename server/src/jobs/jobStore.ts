@@ -1,5 +1,13 @@
 import { createHash } from 'node:crypto'
-import type { DeletedJob, JobDocument, JobFile, JobRecord, JobState, Sample } from '@hestian/core'
+import type {
+  DeletedJob,
+  EraseHeld,
+  JobDocument,
+  JobFile,
+  JobRecord,
+  JobState,
+  Sample,
+} from '@hestian/core'
 import { jobLimits, JobRecord as JobRecordSchema, same } from '@hestian/core'
 import type { EntityManager } from 'typeorm'
 import type { Clock } from '../app/parts'
@@ -13,6 +21,7 @@ import { JobTable } from '../db/tables'
 import type { LiveHub } from '../live/hub'
 import { deleteJob, listDeleted } from './deleteJob'
 import { documentOf, JobReader, rowOf } from './jobReader'
+import { redactJob } from './redactJob'
 
 /** The letter after the last: A to Z, then AA. */
 export function nextLetter(letters: readonly string[]): string {
@@ -227,6 +236,31 @@ export class JobStore extends JobReader {
         return deleteJob(manager, { jobId, number, at: this.clock.now(), by, reason })
       }),
     )
+  }
+
+  /** Takes somebody out of a job; gives the hashes of photographs that nothing names any more. Asked twice under one id, it is done once. */
+  async redact(jobId: string, { id, ...asked }: EraseHeld): Promise<readonly string[]> {
+    const orphans = await this.alone(jobId, () =>
+      this.database.write(async (manager) => {
+        const sql = 'SELECT 1 FROM record WHERE jobId = ? AND id = ?'
+        if ((await manager.query<unknown[]>(sql, [jobId, id])).length > 0) return []
+        const redacted = await redactJob(manager, { ...asked, jobId, at: this.clock.now() })
+        const record: JobRecord = { ...redacted.record, id }
+        expectReadable([record])
+        await storeRecord(manager, jobId, record)
+        await this.writeDown(manager, jobId, [record])
+        const { recordCount } = await rowOf(manager, jobId)
+        await manager
+          .getRepository(JobTable)
+          .update({ id: jobId }, { recordCount: recordCount + 1, ...this.changed() })
+        return redacted.orphans
+      }),
+    )
+    // What was overwritten does not stay behind in the write-ahead log.
+    await this.database.raw((connection) => connection.pragma('wal_checkpoint(TRUNCATE)'))
+    this.onChanged(jobId)
+    this.hub.tell(jobId, { kind: 'again' })
+    return orphans
   }
 
   deleted = (): Promise<DeletedJob[]> => this.database.read(listDeleted)

@@ -1,6 +1,7 @@
-import type { Show, Solution, Working } from '@hestian/core'
+import type { JobRecord, Show, Solution, Working } from '@hestian/core'
 import {
   offWords,
+  ofKind,
   paperInks,
   severityWords,
   smellOfGas,
@@ -139,6 +140,7 @@ export function signatures(
             witness.day(record.at),
           ]),
         ),
+    ...redactions(state.records, witness),
     {
       text: `${last} The job’s own file is attached to this PDF.`,
       color: paperInks['ink-3'],
@@ -147,3 +149,14 @@ export function signatures(
     },
   ]
 }
+
+/** Somebody was erased since: what is printed is not letter by letter what was signed. */
+const redactions = (records: readonly JobRecord[], witness: Witness): readonly Content[] =>
+  ofKind(records, 'redacted').map(({ at, by, body }) => ({
+    text: `Redacted on ${witness.day(at)} by ${witness.nameOf(by)} (${body.because}): ${body.what}.${
+      body.revisions.length > 0
+        ? ' The SHA-256 above is that of the design as it was signed, before.'
+        : ''
+    }`,
+    margin: [0, 6, 0, 0],
+  }))

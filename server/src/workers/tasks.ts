@@ -1,4 +1,4 @@
-import type { JobState, Judgement, KeptBackup, PaperDue, PaperId, Summary } from '@hestian/core'
+import type { Held, JobState, Judgement, KeptBackup, PaperDue, PaperId, Summary } from '@hestian/core'
 import { JobState as JobStateSchema, papersOf, summaryOf } from '@hestian/core'
 import { Refusal } from '../app/refusal'
 import { makeTriedBackup } from '../backup/keeper'
@@ -11,6 +11,7 @@ import type { LabelsAsked } from '../pack/labelSheet'
 import { visitsCalendar } from '../pack/visitsCalendar'
 import { JobReader } from '../jobs/jobReader'
 import { judged } from '../jobs/judged'
+import { findHeld } from '../people/findHeld'
 import {
   printHandover,
   printHandTest,
@@ -41,6 +42,8 @@ export interface Tasks {
   readonly handover: (
     printing: Printing & { readonly papers: readonly PaperId[] },
   ) => Promise<Uint8Array>
+  /** What is stored of somebody, by the words that name them. */
+  readonly held: (asked: { readonly words: string; readonly at: string }) => Promise<Held>
   /** Made and tried. */
   readonly backup: (asked: { readonly askedAs: string; readonly at: string }) => Promise<KeptBackup>
   /** As an iCalendar text. */
@@ -71,6 +74,7 @@ export function makeTasks(db: DatabaseReader, dataFolder: string): Tasks {
       return papersOf(solution, judgement, state.records)
     },
     handover: (printing) => printHandover({ db, jobs, files }, printing),
+    held: ({ words, at }) => findHeld(db, words, at),
     backup: (asked) => makeTriedBackup(dataFolder, asked),
     visits: async ({ jobId, printedAt }) => {
       const state = await jobs.state(jobId)

@@ -3,6 +3,7 @@ import {
   isSmall,
   lacking,
   may,
+  ofKind,
   severityWords,
   sheetCode,
   sheetNames,
@@ -234,6 +235,7 @@ function Frozen({ letter }: { readonly letter: string }) {
 
 function Revisions() {
   const { state, nameOf, act, dates } = useJob()
+  const redacted = ofKind(state.records, 'redacted')
   return (
     <>
       <SectionHead>
@@ -259,6 +261,13 @@ function Revisions() {
                 <b>{revision.letter}</b> {revision.signed ? 'signed' : 'cut'} by{' '}
                 {nameOf(revision.by)}, {dates.dayTime(revision.at)}
                 {revision.imported && '; imported, signature not verified here'}
+                {redacted
+                  .filter(({ body }) =>
+                    body.revisions.some((one) => one.letter === revision.letter),
+                  )
+                  .map(({ id, at }) => (
+                    <span key={id}>; redacted on {dates.dayOf(at)}</span>
+                  ))}
               </span>
               <a
                 href={`/api/jobs/${state.id}/revisions/${revision.letter}`}
@@ -270,6 +279,11 @@ function Revisions() {
           ))}
         </List>
       )}
+      {redacted.map(({ id, at, by, body }) => (
+        <Prose key={id}>
+          Redacted on {dates.dayTime(at)} by {nameOf(by)}: {body.what}. {body.because}
+        </Prose>
+      ))}
     </>
   )
 }

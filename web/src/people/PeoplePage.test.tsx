@@ -1,40 +1,16 @@
 /** @jest-environment jsdom */
-import type { HeldTicket, Staff } from '@hestian/core'
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { cleanup, render, screen } from '@testing-library/react'
-import { MemoryRouter } from 'react-router'
-import { WhoProvider } from '../job/WhoContext'
+import type { HeldTicket } from '@hestian/core'
+import { cleanup, screen } from '@testing-library/react'
 import { PeoplePage } from './PeoplePage'
+import { owner, renderAs } from './renderAs.testing'
 
-globalThis.AbortSignal.timeout ??= () => new AbortController().signal
 const ticket = (part: Partial<HeldTicket>): HeldTicket => ({
   ...{ ticket: 'gas', practice: null, number: 'A-1', issuer: '', until: null },
   ...part,
 })
 
 /** The page of a firm of one who holds these. */
-function page(...holds: HeldTicket[]) {
-  const person: Staff = {
-    ...{ id: 'lead', name: 'Lead Person', role: 'owner', units: {}, standing: 'in' },
-    holds,
-  }
-  const answers = (url: string) =>
-    url.endsWith('/session') ? { person, firstRun: false, demo: [] } : [person]
-  globalThis.fetch = ((url: string) =>
-    Promise.resolve({
-      ...{ ok: true, status: 200, headers: new Headers() },
-      text: () => Promise.resolve(JSON.stringify(answers(url))),
-    })) as unknown as typeof fetch
-  render(
-    <QueryClientProvider client={new QueryClient()}>
-      <MemoryRouter>
-        <WhoProvider>
-          <PeoplePage />
-        </WhoProvider>
-      </MemoryRouter>
-    </QueryClientProvider>,
-  )
-}
+const page = (...holds: HeldTicket[]) => renderAs(owner({ holds }), <PeoplePage />)
 afterEach(cleanup)
 const head = async () => {
   await screen.findByText('Of the firm')

@@ -1,6 +1,7 @@
 import type { HeldTicket, Staff } from '@hestian/core'
 import { isRole, may, practiceLabels, roleWords, ticketWords } from '@hestian/core'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import styled from 'styled-components'
 import { useWho } from '../job/WhoContext'
 import { WhoIsWorking } from '../job/WhoIsWorking'
@@ -67,6 +68,12 @@ export function PeoplePage() {
             Add somebody
           </Button>
         ))}
+      {manages && (
+        <p>
+          Somebody asks what you keep of them, or wants to be erased:{' '}
+          <Link to="/people/held">what is held of somebody</Link>.
+        </p>
+      )}
       {others.length > 0 && (
         <>
           <FirmHead>

@@ -19,6 +19,7 @@ const SignInPage = lazy(async () => ({
 const Invitation = lazy(async () => ({
   default: (await import('../people/InvitationPage')).InvitationPage,
 }))
+const HeldOf = lazy(async () => ({ default: (await import('../people/HeldPage')).HeldPage }))
 const Guest = lazy(async () => ({ default: (await import('../people/GuestPage')).GuestPage }))
 const SignInAgain = lazy(async () => ({
   default: (await import('../job/SignInAgain')).SignInAgain,
@@ -82,6 +83,7 @@ function Firm() {
           <Route path="/gauges" element={<Instruments />} />
           <Route path="/backups" element={<Backups />} />
           <Route path="/people" element={<People />} />
+          <Route path="/people/held" element={<HeldOf />} />
           <Route path="/first" element={<First />} />
           <Route path="/kit" element={<Kit />} />
           <Route path="/jobs/:jobId" element={<Navigate to="site" replace />} />
