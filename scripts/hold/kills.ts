@@ -72,15 +72,17 @@ class Killing {
     await this.prepare()
     for (let i = 0; i < times; i++) {
       const working = this.work()
-      await pause(300 + this.random() * 1700)
+      // Long enough for a signature and a photograph, which wait behind everything else, to be under way.
+      await pause(300 + this.random() * 4200)
       await this.server.kill()
       await working
       await this.expectStart()
       await this.check()
     }
     const { records, photos, letters, samples } = this.known
-    // A long trial in which nothing was signed says nothing of signing.
-    if (times >= 20 && letters.size === 0) this.fault('nothing was ever signed')
+    // A long trial in which something was never acknowledged says nothing of it.
+    for (const [what, of] of Object.entries({ records, photos, letters, samples }))
+      if (times >= 20 && of.size === 0) this.fault(`nothing was acknowledged of ${what}`)
     const read = [...samples.values()].reduce((sum, one) => sum + one.size, 0)
     return {
       tried: `${times} kills; acknowledged ${records.size} records, ${photos.size} photographs, ${read} samples, ${letters.size} signatures, ${this.known.saveNumber} saves`,

@@ -52,14 +52,11 @@ async function killing(
 ): Promise<Tally> {
   const says: string[] = []
   let [half, whole, beside] = [0, 0, 0]
-  const began = Date.now()
-  if ((await restored(file, join(folder, 'first'))) !== 0) throw new Error('it was not put back')
-  const whole_ms = Date.now() - began
+  const work_ms = await oneRestore_ms(file, folder)
   for (let i = 0; i < times; i++) {
     const into = join(folder, `into-${i}`)
-    // Most of it is Node starting: the kill falls into the last half more often than not.
-    await restored(file, into, (0.4 + random() * 0.7) * whole_ms)
-    if (readdirSync(folder).some((name) => name.startsWith(`.into-${i}-`))) beside++
+    await restored(file, into, () => killAfter(folder, `into-${i}`, random() * 1.3 * work_ms))
+    if (isBeside(folder, `into-${i}`)) beside++
     if (!existsSync(into) && (await restored(file, into)) !== 0) {
       half++
       says.push(`after kill ${i} it was not put back again`)
@@ -81,16 +78,42 @@ async function killing(
   }
 }
 
-/** Puts a backup back in a process of its own, killed after so long; gives the code it left with. */
-async function restored(file: string, into: string, most_ms?: number): Promise<number | null> {
+/** A restore works in a folder beside, by a name of its own. */
+const isBeside = (folder: string, name: string): boolean =>
+  readdirSync(folder).some((one) => one.startsWith(`.${name}-`))
+
+/** How long the work itself takes, without Node that starts. */
+async function oneRestore_ms(file: string, folder: string): Promise<number> {
+  let began = Date.now()
+  const code = await restored(file, join(folder, 'first'), async () => {
+    while (!isBeside(folder, 'first')) await pause(1)
+    began = Date.now()
+    while (isBeside(folder, 'first')) await pause(1)
+    began = Date.now() - began
+    return 'let it be'
+  })
+  if (code !== 0) throw new Error('it was not put back')
+  return began
+}
+
+/** Waits until the work has begun, and then so long. */
+async function killAfter(folder: string, name: string, wait_ms: number): Promise<'kill'> {
+  while (!isBeside(folder, name)) await pause(1)
+  await pause(wait_ms)
+  return 'kill'
+}
+
+/** Puts a backup back in a process of its own, perhaps killed meanwhile; gives the code it left with. */
+async function restored(
+  file: string,
+  into: string,
+  meanwhile?: () => Promise<'kill' | 'let it be'>,
+): Promise<number | null> {
   const child = spawn(process.execPath, ['--import', 'tsx', 'scripts/backup.ts', 'restore', file], {
     stdio: 'ignore',
     env: { ...process.env, HESTIAN_DATA: into },
   })
   const left = new Promise<number | null>((done) => child.on('exit', done))
-  if (most_ms !== undefined) {
-    await pause(most_ms)
-    child.kill('SIGKILL')
-  }
+  if ((await meanwhile?.()) === 'kill') child.kill('SIGKILL')
   return left
 }

@@ -25,7 +25,7 @@ const trials: Readonly<Record<string, Trial>> = {
   servers: twoServers,
   disk: fullDisk,
   damage: damagedDatabase(times(40)),
-  kill: kills(times(200)),
+  kill: kills(times(120)),
   backups: killedBackups(times(30)),
   restores: killedRestores(times(30)),
   flips: flippedBytes(times(500)),
