@@ -1,5 +1,6 @@
 import type { Locator, Page } from '@playwright/test'
 import { expect } from '@playwright/test'
+import { handsNow } from './hands'
 
 /** Chooses who is working, as a person does at the top of the page. */
 export async function workAs(page: Page, name: string): Promise<void> {
@@ -46,10 +47,23 @@ export const saved = (page: Page): Promise<void> =>
   expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeVisible()
 
 export async function goTo(page: Page, sheet: string): Promise<void> {
-  await page.goto(page.url().replace(/\/[a-z]+(#.*)?$/, `/${sheet}`))
+  if (handsNow() === 'mouse') await page.goto(page.url().replace(/\/[a-z]+(#.*)?$/, `/${sheet}`))
+  else await walkTo(page, sheet)
   await expect(page.getByRole('main')).toBeVisible()
   // The frame stands before its sheet is fetched.
   await expect(page.getByText('Fetching the sheet')).toHaveCount(0)
+}
+
+/** By the tabs of the stage one is at, or by the stage that has it. */
+async function walkTo(page: Page, sheet: string): Promise<void> {
+  const tab = page.locator(`nav a[href$="/${sheet}"]`).first()
+  const stages = page.getByRole('navigation', { name: 'Stages' }).getByRole('link')
+  for (let i = 0; (await tab.count()) === 0 && i < (await stages.count()); i++) {
+    await stages.nth(i).click()
+    await expect(page.getByText('Fetching the sheet')).toHaveCount(0)
+  }
+  await tab.click()
+  await expect(page).toHaveURL(new RegExp(`/${sheet}(#.*)?$`))
 }
 
 export async function check(page: Page): Promise<void> {

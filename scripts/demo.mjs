@@ -20,6 +20,7 @@ const sitePort = Number(process.env.SITE_PORT ?? gaugePort + 1)
 /** A water logger, a manometer at a burner, an analyser. */
 const sitePorts = [sitePort, sitePort + 1, sitePort + 2]
 const officePort = Number(process.env.OFFICE_PORT ?? sitePort + 3)
+const mailPort = Number(process.env.MAIL_PORT ?? sitePort + 4)
 if (!(port > 0 && port < 65535))
   stop(`PORT is ${process.env.PORT}; it must be a whole number from 1 to 65534.`)
 
@@ -39,6 +40,7 @@ for (const [what, name, wanted, at] of [
   ['the simulated manometer', 'GAUGE_PORT', gaugePort, '127.0.0.1'],
   ...sitePorts.map((one) => ['the simulated site', 'SITE_PORT', one, '127.0.0.1']),
   ['the simulated registration office', 'OFFICE_PORT', officePort, '127.0.0.1'],
+  ['the simulated mailbox', 'MAIL_PORT', mailPort, '127.0.0.1'],
 ])
   if (!(await free(wanted, at)))
     stop(
@@ -80,6 +82,12 @@ start(
   { lasting: true, quiet: true },
 )
 start(
+  'simulated mailbox',
+  [...tsx, 'stand-ins/mailbox/main.ts'],
+  { MAIL_PORT: String(mailPort), MAIL_FOLDER: join(data, 'mailbox') },
+  { lasting: true, quiet: true },
+)
+start(
   'server',
   // Its port as a word of the command line tells it from the server of another demo.
   ['--enable-source-maps', 'server/dist/server.mjs', `port=${port}`],
@@ -89,6 +97,8 @@ start(
     HESTIAN_DATA: data,
     HESTIAN_DEMO: '1',
     HESTIAN_OFFICE: `http://127.0.0.1:${officePort}`,
+    HESTIAN_MAIL: `smtp://127.0.0.1:${mailPort}`,
+    HESTIAN_MAIL_FROM: 'heating@demo.example',
     HESTIAN_GAUGE: [gaugePort, ...sitePorts].map((one) => `127.0.0.1:${one}`).join(),
   },
   { lasting: true, quiet: true },

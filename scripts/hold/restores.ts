@@ -55,7 +55,9 @@ async function killing(
   const work_ms = await oneRestore_ms(file, folder)
   for (let i = 0; i < times; i++) {
     const into = join(folder, `into-${i}`)
-    await restored(file, into, () => killAfter(folder, `into-${i}`, random() * 1.3 * work_ms))
+    await restored(file, into, (isOver) =>
+      killAfter(folder, `into-${i}`, { wait_ms: random() * 1.3 * work_ms, isOver }),
+    )
     if (isBeside(folder, `into-${i}`)) beside++
     if (!existsSync(into) && (await restored(file, into)) !== 0) {
       half++
@@ -85,20 +87,25 @@ const isBeside = (folder: string, name: string): boolean =>
 /** How long the work itself takes, without Node that starts. */
 async function oneRestore_ms(file: string, folder: string): Promise<number> {
   let began = Date.now()
-  const code = await restored(file, join(folder, 'first'), async () => {
-    while (!isBeside(folder, 'first')) await pause(1)
+  let work_ms = 0
+  const code = await restored(file, join(folder, 'first'), async (isOver) => {
+    while (!isBeside(folder, 'first') && !isOver()) await pause(1)
     began = Date.now()
-    while (isBeside(folder, 'first')) await pause(1)
-    began = Date.now() - began
+    while (isBeside(folder, 'first') && !isOver()) await pause(1)
+    work_ms = Date.now() - began
     return 'let it be'
   })
   if (code !== 0) throw new Error('it was not put back')
-  return began
+  return work_ms
 }
 
 /** Waits until the work has begun, and then so long. */
-async function killAfter(folder: string, name: string, wait_ms: number): Promise<'kill'> {
-  while (!isBeside(folder, name)) await pause(1)
+async function killAfter(
+  folder: string,
+  name: string,
+  { wait_ms, isOver }: { readonly wait_ms: number; readonly isOver: () => boolean },
+): Promise<'kill'> {
+  while (!isBeside(folder, name) && !isOver()) await pause(1)
   await pause(wait_ms)
   return 'kill'
 }
@@ -107,13 +114,13 @@ async function killAfter(folder: string, name: string, wait_ms: number): Promise
 async function restored(
   file: string,
   into: string,
-  meanwhile?: () => Promise<'kill' | 'let it be'>,
+  meanwhile?: (isOver: () => boolean) => Promise<'kill' | 'let it be'>,
 ): Promise<number | null> {
   const child = spawn(process.execPath, ['--import', 'tsx', 'scripts/backup.ts', 'restore', file], {
     stdio: 'ignore',
     env: { ...process.env, HESTIAN_DATA: into },
   })
   const left = new Promise<number | null>((done) => child.on('exit', done))
-  if ((await meanwhile?.()) === 'kill') child.kill('SIGKILL')
+  if ((await meanwhile?.(() => child.exitCode !== null)) === 'kill') child.kill('SIGKILL')
   return left
 }

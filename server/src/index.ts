@@ -26,6 +26,14 @@ try {
     log: process.stdout,
     gauges,
     ...(process.env.HESTIAN_OFFICE ? { office: process.env.HESTIAN_OFFICE } : {}),
+    ...(process.env.HESTIAN_MAIL
+      ? {
+          mail: {
+            address: process.env.HESTIAN_MAIL,
+            from: process.env.HESTIAN_MAIL_FROM ?? 'hestian@localhost',
+          },
+        }
+      : {}),
     demo: isHere && process.env.HESTIAN_DEMO === '1',
     hosts: [...listed('HESTIAN_HOSTS'), host],
     proxies: listed('HESTIAN_PROXIES'),

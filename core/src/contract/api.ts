@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { JobDocument } from '../job/document'
 import { evidenceTypes, photos } from '../job/known'
 import { mostReadings } from '../bench/logger/readLog'
-import { instant_ms, JobRecord, recordId, SampleSchema } from '../job/records'
+import { instant_ms, JobRecord, recordId, SampleSchema, drawnLines } from '../job/records'
 import type { Channel } from '../bench/channels'
 import { channelNames } from '../bench/channels'
 import { paperIds } from '../practice/handoverRules'
@@ -206,6 +206,7 @@ export const Repaired = z.object({
 export const SignHandover = z.object({
   ...act,
   typedName: z.string().trim().min(2, 'type your name').max(120),
+  drawn: drawnLines.optional(),
 })
 export const NewRevision = z.object({ ...act })
 export const GaugeState = z.object({

@@ -69,6 +69,7 @@ export const refusals = {
   },
   'no-such-evidence': { status: 404, means: 'No file of this hash is kept here.' },
   'no-office': { status: 409, means: 'No registration office is set up on this server.' },
+  'no-mail': { status: 409, means: 'No mail server is set up on this server.' },
   'no-such-backup': { status: 404, means: 'No backup of that name is kept.' },
   'too-large': { status: 413, means: 'The request is larger than is accepted.' },
   'disk-full': {

@@ -14,6 +14,11 @@ export const recordId = z
 const short = z.string().max(200)
 export const instant_ms = z.number().int().min(0).max(4e12)
 const finite = z.number().finite()
+/** The lines of a signature as an SVG path in a field of 300 by 100. */
+export const drawnLines = z
+  .string()
+  .regex(/^[ML0-9. ]*$/, 'lines only')
+  .max(12000)
 const sha256 = z.string().regex(/^[0-9a-f]{64}$/, 'a SHA-256 in hex')
 
 /** What was left out of its normal place, and the symbol its tag carries. */
@@ -382,11 +387,7 @@ export const recordKinds = [
       revision: z.string().min(1).max(4),
       name: z.string().trim().min(2, 'type the name').max(120),
       /** The lines of a drawn signature as an SVG path in a field of 300 by 100; none where it was typed. */
-      drawn: z
-        .string()
-        .regex(/^[ML0-9. ]*$/, 'lines only')
-        .max(12000)
-        .optional(),
+      drawn: drawnLines.optional(),
     },
     ({ name, revision }) => `Revision ${revision} received by ${name}`,
   ),
@@ -400,6 +401,18 @@ export const recordKinds = [
       reasons: z.array(z.string().max(400)).max(20).optional(),
     },
     ({ revision, outcome }) => `Revision ${revision} notified: ${outcome}`,
+  ),
+  kindOf(
+    'mailed',
+    {
+      revision: z.string().min(1).max(4),
+      to: short,
+      /** By their ids; none is the whole pack. */
+      papers: z.array(z.string().max(40)).max(20),
+      outcome: z.enum(['taken', 'refused', 'unanswered']),
+      reason: short.optional(),
+    },
+    ({ revision, to, outcome }) => `Papers of revision ${revision} mailed to ${to}: ${outcome}`,
   ),
   kindOf(
     'sheet-checked',
@@ -416,6 +429,9 @@ export const recordKinds = [
       revision: z.string().max(4),
       restsOn: z.string().max(120),
       ticketsHeld: z.array(z.string().max(40)).max(10),
+      /** The tickets as their papers said them that day; none in signatures of before. */
+      papers: z.array(short).max(20).optional(),
+      drawn: drawnLines.optional(),
       /** SHA-256 of the document as it was signed, in its canonical form; none in signatures of before. */
       sha256: sha256.optional(),
     },

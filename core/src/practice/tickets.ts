@@ -57,6 +57,29 @@ export function ticketsOn(
   return Object.keys(ranOut).length > 0 ? { tickets: good, ranOut } : { tickets: good }
 }
 
+/** The tickets of somebody that count in a practice on a day, each in a line as its paper says it. */
+export const papersOn = (
+  holds: readonly HeldTicket[],
+  practice: PracticeName,
+  at: string,
+): readonly string[] =>
+  holds
+    .filter(
+      (one) =>
+        (one.practice === null || one.practice === practice) &&
+        (one.until === null || one.until >= at.slice(0, 10)),
+    )
+    .map(({ ticket, number, issuer, until }) =>
+      [
+        `${ticketWords[ticket]}${number ? ` ${number}` : ''}`,
+        ...(issuer ? [issuer] : []),
+        ...(until === null ? [] : [`until ${until}`]),
+      ]
+        .join(', ')
+        .slice(0, 200),
+    )
+    .slice(0, 20)
+
 /** The tickets of those asked for that a person does not hold. */
 export const lacking = (
   person: Pick<Person, 'tickets'>,

@@ -37,9 +37,12 @@ import { PeopleStore } from '../people/peopleStore'
 import { newToken } from '../people/secrets'
 import { Sessions } from '../people/sessions'
 import { ownRoutes, signInRoutes } from '../people/signInRoutes'
+import type { MailServer } from '../mail/mailLink'
+import { mailRoutes } from '../mail/mailRoutes'
 import { officeRoutes } from '../office/officeRoutes'
 import { InstrumentStore } from '../instruments/instrumentStore'
 import { instrumentRoutes } from '../instruments/instrumentRoutes'
+import { tableRoutes } from '../tables/tableRoutes'
 import { TestRecorder } from '../bench/recorder'
 import { SampleBuffer } from '../bench/sampleBuffer'
 import { testRoutes } from '../bench/testRoutes'
@@ -60,6 +63,8 @@ export interface AppOptions {
   readonly clock?: Clock
   /** Address of a registration office; without it none is told. */
   readonly office?: string
+  /** Where mail goes out; without it none is sent. */
+  readonly mail?: MailServer
   /** Where warnings and failures are written, a line of JSON each; nowhere without it. */
   readonly log?: { readonly write: (line: string) => void }
   /** Names it may be asked under, beside localhost and addresses in figures. */
@@ -223,7 +228,12 @@ async function registerRoutes(
   await api.register(instrumentRoutes, parts)
   await api.register(liveRoutes, { hub, jobs, sessions, mostStreams: limits.streams })
   await api.register(packRoutes, { jobs, tasks, clock })
+  await api.register(tableRoutes, { jobs, tasks })
   await api.register(officeRoutes, { jobs, people, tasks, clock, office: options.office })
+  await api.register(mailRoutes, {
+    ...{ jobs, people, tasks, clock, mail: options.mail },
+    limit: perMinute(limits.imports),
+  })
   await api.register(backupRoutes, { dataFolder, people, tasks, clock })
 }
 

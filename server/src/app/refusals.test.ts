@@ -200,6 +200,16 @@ const ways: readonly (readonly [RefusalCode, string, RegExp, () => Promise<Answe
     () => send('POST', '/jobs/job-one/notices', act()),
   ],
   [
+    'no-mail',
+    'papers by mail where no mail server is set up',
+    /set up/,
+    () =>
+      send('POST', '/jobs/job-one/mails', {
+        ...act(),
+        ...{ to: 'anna@example.org', papers: [], says: '' },
+      }),
+  ],
+  [
     'no-such-backup',
     'a backup that was forgotten since',
     /any more/,

@@ -269,6 +269,8 @@ const elsewhere = [
   'POST /api/gauges/{gaugeId}/plant',
   // server/src/jobs/deleteJob.test.ts
   'POST /api/jobs/{jobId}/delete',
+  // server/src/mail/mail.test.ts
+  'POST /api/jobs/{jobId}/mails',
   // server/src/people/held.test.ts
   'POST /api/held',
   'POST /api/jobs/{jobId}/erase',

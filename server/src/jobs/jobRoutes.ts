@@ -17,6 +17,7 @@ import {
   NewRecord,
   NewRevision,
   numbered,
+  papersOn,
   CheckSheet,
   Refused,
   RevisionParams,
@@ -242,12 +243,15 @@ export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
         const letter = nextLetter(await jobs.letters(jobId))
         const at = clock.now()
         const { document, saveNumber } = job.state
+        const { holds } = await people.get(person.id)
         const signature = {
           kind: 'signature' as const,
           typedName: body.typedName.trim(),
           revision: letter,
           restsOn: fingerprint(document),
           ticketsHeld: [...person.tickets],
+          papers: [...papersOn(holds, document.practice, siteTime(at, document))],
+          ...(body.drawn ? { drawn: body.drawn } : {}),
           sha256: sha256Of(document),
         }
         const freeze = { letter, at, by: person.id, saveNumber }

@@ -13,7 +13,7 @@ import {
 } from '@hestian/core'
 import type { Content } from 'pdfmake/interfaces'
 import type { HandoverFacts, Witness } from './paper'
-import { basisWords, bold, rows, section } from './paper'
+import { basisWords, bold, drawnSignature, rows, section } from './paper'
 
 /** Findings in one line each, and what is off: their reasons stand among the deviations. */
 export function openInShort({ solution, judgement }: HandoverFacts, show: Show): Content[] {
@@ -120,9 +120,10 @@ export function signatures(
               stack: [
                 bold(body.typedName),
                 {
-                  text: `${witness.nameOf(record.by)}: ${held(body.ticketsHeld)}`,
+                  text: `${witness.nameOf(record.by)}: ${body.papers?.join('; ') ?? held(body.ticketsHeld)}`,
                   color: paperInks['ink-2'],
                 },
+                ...(body.drawn ? [drawnSignature(body.drawn)] : []),
                 ...(body.sha256
                   ? [
                       {

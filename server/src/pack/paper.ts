@@ -95,6 +95,12 @@ export const drawn = (drawing: Drawing, width: number): Content => ({
   margin: [0, 4, 0, 6],
 })
 
+/** A signature as it was drawn. */
+export const drawnSignature = (path: string): Content => ({
+  svg: `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 300 100"><path d="${path}" fill="none" stroke="${paperInks.ink}" stroke-width="2"/></svg>`,
+  width: 180,
+})
+
 export const rows = (
   widths: (string | number)[],
   body: readonly (readonly Content[])[],

@@ -1,4 +1,12 @@
-import type { Held, JobState, Judgement, KeptBackup, PaperDue, PaperId, Summary } from '@hestian/core'
+import type {
+  Held,
+  JobState,
+  Judgement,
+  KeptBackup,
+  PaperDue,
+  PaperId,
+  Summary,
+} from '@hestian/core'
 import { JobState as JobStateSchema, papersOf, summaryOf } from '@hestian/core'
 import { Refusal } from '../app/refusal'
 import { makeTriedBackup } from '../backup/keeper'
@@ -12,6 +20,12 @@ import { visitsCalendar } from '../pack/visitsCalendar'
 import { JobReader } from '../jobs/jobReader'
 import { judged } from '../jobs/judged'
 import { findHeld } from '../people/findHeld'
+import { listPeople } from '../people/peopleStore'
+import type { Table } from '../tables/csv'
+import { csvOf } from '../tables/csv'
+import { firmTables } from '../tables/firmTables'
+import { jobTables } from '../tables/jobTables'
+import type { WrittenTable } from '../tables/tableRoutes'
 import {
   printHandover,
   printHandTest,
@@ -44,6 +58,9 @@ export interface Tasks {
   ) => Promise<Uint8Array>
   /** What is stored of somebody, by the words that name them. */
   readonly held: (asked: { readonly words: string; readonly at: string }) => Promise<Held>
+  /** What of a job, and of the firm, is a table: as CSV. */
+  readonly jobTables: (jobId: string) => Promise<readonly WrittenTable[]>
+  readonly firmTables: () => Promise<readonly WrittenTable[]>
   /** Made and tried. */
   readonly backup: (asked: { readonly askedAs: string; readonly at: string }) => Promise<KeptBackup>
   /** As an iCalendar text. */
@@ -75,6 +92,12 @@ export function makeTasks(db: DatabaseReader, dataFolder: string): Tasks {
     },
     handover: (printing) => printHandover({ db, jobs, files }, printing),
     held: ({ words, at }) => findHeld(db, words, at),
+    jobTables: async (jobId) => {
+      const state = await jobs.state(jobId)
+      const people = await listPeople(db)
+      return written(jobTables({ state, ...judged(state), people }))
+    },
+    firmTables: async () => written(await firmTables(db)),
     backup: (asked) => makeTriedBackup(dataFolder, asked),
     visits: async ({ jobId, printedAt }) => {
       const state = await jobs.state(jobId)
@@ -89,6 +112,9 @@ export function makeTasks(db: DatabaseReader, dataFolder: string): Tasks {
     lookAt: ({ bytes, type }) => lookAtFile(Buffer.from(bytes), type),
   }
 }
+
+const written = (tables: readonly Table[]): readonly WrittenTable[] =>
+  tables.map((table) => ({ name: table.name, csv: csvOf(table) }))
 
 /** What is stored was checked when it came; looked at once more, so that the board can name a job that went bad on the disk. */
 function readable(state: JobState): JobState {

@@ -47,6 +47,13 @@ export function BackupsPage() {
           fetch one to another machine now and then. Putting one back is described in the README.
         </p>
       )}
+      <p>
+        For a spreadsheet:{' '}
+        <a href="/api/tables.zip" download="hestian-tables.zip">
+          the firm’s lists as CSV
+        </a>
+        , jobs, people and tickets, gauges, the log of changes.
+      </p>
     </FirmPage>
   )
 }

@@ -62,6 +62,20 @@ test('the first thing that nobody has said is open; done, the next one is', () =
   expect(row('seals').dataset.open).toBe('true')
 })
 
+test('Enter where a photograph is chosen does not say that it was taken', () => {
+  page()
+  fireEvent.click(within(row('photographed')).getByRole('button', { name: /^Open/ }))
+  const field = within(row('photographed')).getByLabelText('Photographs of it')
+  const opened = jest.spyOn(HTMLInputElement.prototype, 'click').mockImplementation(() => undefined)
+  fireEvent.keyDown(field, { key: 'Enter' })
+  expect(opened).toHaveBeenCalledTimes(1)
+  expect(row('photographed').dataset.open).toBe('true')
+  expect(within(row('photographed')).getByRole('button', { name: 'Done' })).toHaveProperty(
+    'disabled',
+    true,
+  )
+})
+
 test('what has to be written down is waited for', () => {
   page(house())
   fireEvent.click(within(row('settings')).getByRole('button', { name: /^Open/ }))

@@ -23,10 +23,12 @@ import { dayTime } from '../ui/dates'
 import { Mark } from '../ui/icons'
 import { VerdictChip } from '../ui/VerdictChip'
 import { phone } from '../ui/phone'
+import { Drawing } from './Drawing'
 import { ForTheHousehold } from './ForTheHousehold'
 import { Guests } from './Guests'
 import { Labels } from './Labels'
 import { Leaving } from './Leaving'
+import { MailPapers } from './MailPapers'
 import { NoticeToOffice } from './NoticeToOffice'
 import { Papers } from './Papers'
 import { Received } from './Received'
@@ -87,6 +89,7 @@ export function HandoverPage() {
       )}
       {frozen ? <Frozen letter={frozen} /> : missing.length === 0 ? <Sign /> : null}
       {frozen && <Received letter={frozen} />}
+      {frozen && <MailPapers letter={frozen} />}
       {frozen && <NoticeToOffice letter={frozen} />}
       <Guests />
       <Snags />
@@ -160,6 +163,7 @@ const ranOutSays = ({ ranOut = {} }: Person, without: readonly Ticket[]): string
 function Sign() {
   const { person, act, draft } = useJob()
   const [name, setName] = useState('')
+  const [drawn, setDrawn] = useState('')
   const [sending, setSending] = useState(false)
   const needed = ticketsToSign(draft.document)
   const without = person ? lacking(person, needed) : []
@@ -170,7 +174,10 @@ function Sign() {
         event.preventDefault()
         if (!waits) {
           setSending(true)
-          void act('/signatures', { typedName: name.trim() }).then(() => setSending(false))
+          void act('/signatures', {
+            typedName: name.trim(),
+            ...(drawn === '' ? {} : { drawn }),
+          }).then(() => setSending(false))
         }
       }}
     >
@@ -190,6 +197,7 @@ function Sign() {
         <Label>Type your name as it stands at the top</Label>
         <Input autoComplete="off" />
       </TextField>
+      <Drawing onDrawn={setDrawn} />
       {waits ? (
         <Button look="wait" isDisabled>
           Sign: waits for {waits}

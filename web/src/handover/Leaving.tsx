@@ -97,7 +97,8 @@ function Answering({
   const [text, setText] = useKeptText(`leaving:${item.id}`)
   const [photos, setPhotos] = useKept<readonly Evidence[]>(`leaving-photos:${item.id}`, none)
   const wantsPhotos = item.id === 'photographed'
-  const waits = item.write !== undefined && text.trim().length < 2
+  const waits =
+    (item.write !== undefined && text.trim().length < 2) || (wantsPhotos && photos.length === 0)
   const say = (answer: 'done' | 'not-done', says: string) => {
     const made = record({
       kind: 'leaving',
@@ -118,8 +119,9 @@ function Answering({
       <DoneForm
         as="div"
         onKeyDown={(event) => {
-          if (event.key === 'Enter' && event.target instanceof HTMLInputElement && !waits)
-            say('done', text.trim())
+          // A field for a file has taken it for itself.
+          const isText = event.target instanceof HTMLInputElement && !event.defaultPrevented
+          if (event.key === 'Enter' && isText && !waits) say('done', text.trim())
         }}
       >
         {item.write !== undefined && (
@@ -130,10 +132,7 @@ function Answering({
         )}
         {wantsPhotos && <Photos label="Photographs of it" photos={photos} onChange={setPhotos} />}
         <div>
-          <Button
-            isDisabled={waits || (wantsPhotos && photos.length === 0)}
-            onPress={() => say('done', text.trim())}
-          >
+          <Button isDisabled={waits} onPress={() => say('done', text.trim())}>
             Done
           </Button>
         </div>

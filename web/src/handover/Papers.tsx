@@ -47,6 +47,12 @@ export function Papers() {
         <a href={`/api/jobs/${state.id}/export`} download={`hestian-job-${state.number}.json`}>
           The job file alone, JSON
         </a>
+        <a
+          href={`/api/jobs/${state.id}/tables.zip`}
+          download={`hestian-tables-${state.number}.zip`}
+        >
+          Its tables for a spreadsheet, CSV
+        </a>
       </Files>
       <Prose>
         {state.frozen ? '' : 'Until it is signed every paper says draft. '}The job file holds

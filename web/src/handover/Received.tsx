@@ -1,16 +1,12 @@
 import { ofKind } from '@hestian/core'
-import { useEffect, useRef, useState } from 'react'
+import { useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
-import SignaturePad from 'signature_pad'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
-import { pathOf } from './drawnPath'
-
-/** The field a signature is drawn in, as the record keeps it. */
-const field = { width: 300, height: 100 }
+import { Drawing, Drawn } from './Drawing'
 
 /** Who received what was signed: a typed name, and drawn lines where they like to. */
 export function Received({ letter }: { readonly letter: string }) {
@@ -38,15 +34,7 @@ export function Received({ letter }: { readonly letter: string }) {
       {done.map(({ id, at, by, body }) => (
         <Line key={id}>
           <b>{body.name}</b>
-          {body.drawn && (
-            <svg
-              viewBox={`0 0 ${field.width} ${field.height}`}
-              role="img"
-              aria-label={`Signature of ${body.name}`}
-            >
-              <path d={body.drawn} fill="none" stroke="currentColor" strokeWidth={2} />
-            </svg>
-          )}
+          {body.drawn && <Drawn path={body.drawn} name={body.name} />}
           <small>
             before {nameOf(by)}, {dates.dayTime(at)}
           </small>
@@ -73,40 +61,6 @@ export function Received({ letter }: { readonly letter: string }) {
         </Form>
       )}
     </section>
-  )
-}
-
-function Drawing({ onDrawn }: { readonly onDrawn: (path: string) => void }) {
-  const canvas = useRef<HTMLCanvasElement>(null)
-  const pad = useRef<SignaturePad>(undefined)
-  const told = useRef(onDrawn)
-  told.current = onDrawn
-  useEffect(() => {
-    if (!canvas.current) return
-    const made = new SignaturePad(canvas.current, {
-      penColor: getComputedStyle(canvas.current).color,
-    })
-    pad.current = made
-    const tell = () => told.current(pathOf(made.toData().map((group) => group.points)))
-    made.addEventListener('endStroke', tell)
-    return () => {
-      made.removeEventListener('endStroke', tell)
-      made.off()
-    }
-  }, [])
-  return (
-    <div>
-      <canvas ref={canvas} {...field} aria-label="Field to sign in by finger or mouse" role="img" />
-      <Button
-        look="text"
-        onPress={() => {
-          pad.current?.clear()
-          onDrawn('')
-        }}
-      >
-        Wipe the lines
-      </Button>
-    </div>
   )
 }
 

@@ -1,5 +1,6 @@
 import type { Evidence } from '@hestian/core'
 import { Camera, FileText } from 'lucide-react'
+import type { KeyboardEvent } from 'react'
 import { useEffect, useId, useMemo, useState } from 'react'
 import { Checkbox } from 'react-aria-components'
 import styled from 'styled-components'
@@ -51,6 +52,7 @@ export function Photos({ label, photos, onChange, most = 12 }: PhotosProps) {
             accept="image/jpeg,image/png,image/webp,image/heic,application/pdf"
             multiple
             aria-label={label}
+            onKeyDown={openOnEnter}
             onChange={(event) => {
               void take(event.target.files)
               event.target.value = ''
@@ -149,6 +151,7 @@ export function Paper({ label, paper, onChange }: PaperProps) {
             type="file"
             accept="application/pdf,image/jpeg,image/png,image/webp"
             aria-label={`Add the ${label.toLowerCase()}`}
+            onKeyDown={openOnEnter}
             onChange={(event) => {
               void take(event.target.files?.[0])
               event.target.value = ''
@@ -176,6 +179,13 @@ const Frame = styled.div`
   padding: 6px 0;
   min-width: 0;
 `
+/** In a form, Enter would send the form without the photograph; here it opens what one came for. */
+function openOnEnter(event: KeyboardEvent<HTMLInputElement>): void {
+  if (event.key !== 'Enter') return
+  event.preventDefault()
+  event.currentTarget.click()
+}
+
 const Take = styled.label`
   position: relative;
   display: inline-flex;

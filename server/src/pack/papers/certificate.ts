@@ -11,7 +11,7 @@ import {
 import type { Content } from 'pdfmake/interfaces'
 import { cautions, openInShort, signatures } from '../closing'
 import type { HandoverFacts, Witness } from '../paper'
-import { bold, head, rows, section } from '../paper'
+import { bold, drawnSignature, head, rows, section } from '../paper'
 import { holdPoints, outcomeWords } from '../recorded'
 import { madeSafe, unsafeSection } from '../workList'
 
@@ -164,14 +164,7 @@ function received({ state }: HandoverFacts, witness: Witness): Content[] {
         ]
       : all.flatMap((record): Content[] => [
           { text: [bold(record.body.name), `, ${witness.who(record)}`] },
-          ...(record.body.drawn
-            ? [
-                {
-                  svg: `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 300 100"><path d="${record.body.drawn}" fill="none" stroke="${paperInks.ink}" stroke-width="2"/></svg>`,
-                  width: 180,
-                } as Content,
-              ]
-            : []),
+          ...(record.body.drawn ? [drawnSignature(record.body.drawn)] : []),
         ])),
   ]
 }
