@@ -2,6 +2,7 @@ import type { BodyOf, PaperId } from '@hestian/core'
 import { Mailbox, may, ofKind, papersOf } from '@hestian/core'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
+import styled from 'styled-components'
 import { call } from '../api/client'
 import { useJob } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
@@ -91,7 +92,7 @@ function Send() {
     setSending(false)
   }
   return (
-    <DoneForm
+    <Form
       aria-label="Send papers by e-mail"
       onSubmit={(event) => {
         event.preventDefault()
@@ -115,6 +116,10 @@ function Send() {
           {sending ? 'Sending …' : 'Send it'}
         </Button>
       </div>
-    </DoneForm>
+    </Form>
   )
 }
+
+const Form = styled(DoneForm)`
+  padding-top: 14px;
+`

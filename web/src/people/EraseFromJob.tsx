@@ -55,7 +55,7 @@ function Erase({
     await client.invalidateQueries()
   }
   return (
-    <DoneForm
+    <Form
       aria-label={`Erase from job ${job.number}`}
       onSubmit={(event) => {
         event.preventDefault()
@@ -99,7 +99,7 @@ function Erase({
           Leave it
         </Button>
       </div>
-    </DoneForm>
+    </Form>
   )
 }
 
@@ -114,4 +114,7 @@ const Also = styled(Toggle)`
     display: flex;
     color: var(--ink);
   }
+`
+const Form = styled(DoneForm)`
+  padding-top: 14px;
 `
