@@ -18,7 +18,8 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
     actionTimeout: 15_000,
-    trace: 'retain-on-failure',
+    // A picture of every press takes longer than many presses: asked for when one looks into a failure.
+    trace: process.env.E2E_TRACE === '1' ? 'retain-on-failure' : 'off',
     // A worker between page and server would answer what a journey holds up on purpose; e2e/kept.spec.ts lets it in.
     serviceWorkers: 'block',
     launchOptions: {
