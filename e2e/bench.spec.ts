@@ -1,11 +1,11 @@
 import type { Page } from '@playwright/test'
 import { expect } from '@playwright/test'
 import { test } from './test'
-import { saved, workAs } from './site'
+import { saved, workAs, tickEverything } from './site'
 
 /** Prepares the test that is shown and reads it with a digital gauge, typed with its minutes. */
 async function typed(page: Page, readings: readonly (readonly [string, string])[]): Promise<void> {
-  for (const box of await page.getByRole('checkbox').all()) await box.check({ force: true })
+  await tickEverything(page)
   await page.getByText('Digital gauge, typed by hand').click()
   await page.getByRole('button', { name: 'Begin: let it settle' }).click()
   for (const [gauge, minutes] of readings) {
@@ -161,7 +161,7 @@ test('a logger’s file is read with its columns said: a test that is over, with
 }) => {
   await page.goto(`/jobs/${await copyOf(page, 'kestrel-weir')}/tightness`)
   await workAs(page, 'Maren Oduya')
-  for (const box of await page.getByRole('checkbox').all()) await box.check({ force: true })
+  await tickEverything(page)
   await page.getByText('A logger’s file (CSV)').click()
   const two = (n: number) => String(n).padStart(2, '0')
   const rows = Array.from({ length: 200 }, (_, i) => {

@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process'
 import { expect } from '@playwright/test'
 import { signIn, test } from './test'
-import { enter, goTo, newJob, saved, workAs } from './site'
+import { enter, goTo, newJob, saved, workAs, tickEverything } from './site'
 
 test('wrong input gets a sentence, and what was typed survives a reload', async ({ page }) => {
   await newJob(page, 'Wrong Input House')
@@ -108,7 +108,7 @@ test('a server that is killed in the middle of a test loses no acknowledged samp
   await page.goto('/jobs/kestrel-weir/tightness')
   await workAs(page, 'Tobias Lindqvarn')
   await page.getByRole('button', { name: 'Test again' }).click()
-  for (const box of await page.getByRole('checkbox').all()) await box.check({ force: true })
+  await tickEverything(page)
   await page.getByRole('button', { name: 'Make it tight' }).click()
   await page.getByRole('button', { name: /^Pump to/ }).click()
   const stored = async () =>

@@ -227,6 +227,13 @@ export async function look(page: Page, row: string, answer: string): Promise<voi
   await expect(dialog).toBeHidden()
 }
 
+/** Ticks everything that is asked before a test, once it is there to be ticked. */
+export async function tickEverything(page: Page): Promise<void> {
+  const boxes = page.getByRole('checkbox')
+  await expect(boxes.first()).toBeAttached()
+  for (const box of await boxes.all()) await box.check({ force: true })
+}
+
 /** A one-page PDF, as a maker's paper. */
 export const paper = (name: string) => ({
   name,

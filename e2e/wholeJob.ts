@@ -16,6 +16,7 @@ import {
   tellTheHousehold,
   tickAll,
   workAs,
+  tickEverything,
 } from './site'
 import { textOfPdf } from './pdf'
 
@@ -200,7 +201,7 @@ export async function wholeJob(
 
   // Test: fails, is repaired, passes; a reload in the middle loses nothing.
   await goTo(page, 'tightness')
-  for (const box of await page.getByRole('checkbox').all()) await box.check({ force: true })
+  await tickEverything(page)
   await expect(page.getByText('disconnected, pipe capped').first()).toBeVisible()
   await page.getByRole('button', { name: 'Loosen a joint' }).click()
   await page.getByRole('button', { name: /^Pump to/ }).click()
@@ -214,7 +215,7 @@ export async function wholeJob(
     .fill('nut at the boiler cock pulled up, soaped: dry')
   await page.getByRole('button', { name: 'Record the repair' }).click()
   await page.getByRole('button', { name: 'Test again' }).click()
-  for (const box of await page.getByRole('checkbox').all()) await box.check({ force: true })
+  await tickEverything(page)
   await page.getByRole('button', { name: 'Make it tight' }).click()
   await page.getByRole('button', { name: /^Pump to/ }).click()
   await page.getByRole('button', { name: 'Begin: let it settle' }).click()
