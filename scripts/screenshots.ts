@@ -5,6 +5,9 @@ const base = process.env.BASE ?? 'http://127.0.0.1:4180'
 const desk = { width: 1280, height: 800 }
 const phone = { width: 390, height: 844 }
 
+/** Names given behind it are taken, all without any. */
+const wanted = process.argv.slice(2)
+
 const browser = await chromium.launch({
   executablePath: '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
@@ -29,6 +32,7 @@ async function picture(
     region?: string
   } = {},
 ): Promise<void> {
+  if (wanted.length > 0 && !wanted.includes(name)) return
   const page = await browser.newPage({ viewport: size })
   await page.addInitScript((chosen) => {
     localStorage.setItem('theme', chosen)

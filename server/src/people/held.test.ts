@@ -3,8 +3,11 @@ import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Held, JobFile, JobState } from '@hestian/core'
 import { demoJobs } from '../../../demo/src/index'
-import { Bench } from '../app/app.testing'
+import { Bench, lead } from '../app/app.testing'
 import { verify } from '../backup/verify'
+import { judged } from '../jobs/judged'
+import { handoverSheet } from '../pack/handoverSheet'
+import { asStaff } from './staff.testing'
 
 // Iris Fenwick lives at the scout hut of this file, signed for what was handed over there, and asks to be erased.
 
@@ -156,6 +159,24 @@ test('a signed revision keeps the hash it was signed with and is sound; altered 
   )
 })
 
+test('the pack says that it was redacted, beside the tickets that were held when it was signed', async () => {
+  await keySaved()
+  await signed()
+  await erase()
+  const of = await state()
+  const facts = {
+    state: of,
+    ...judged(of),
+    people: asStaff([lead]),
+    printedAt: of.records[0]?.at ?? '',
+  }
+  const printed = JSON.stringify(handoverSheet(facts, ['certificate']))
+  expect(printed).toContain(`Redacted on ${today}`)
+  expect(printed).toContain('as it was signed, before')
+  expect(printed).toMatch(/gas ticket; gas ticket for boilers; .*electrical ticket/)
+  expect(printed).not.toMatch(/fenwick/i)
+})
+
 test('the place goes where that is asked, out of every text', async () => {
   const { document } = await state()
   const { name: place } = document.site
@@ -209,6 +230,29 @@ test('what stands nowhere is not said to be erased', async () => {
     body: { says: 'Nothing of this job holds that. Nothing was changed.' },
   })
   expect(await state()).toEqual(before)
+})
+
+test('while a test of the job runs nothing is erased from it, and that is said beforehand', async () => {
+  await bench.send('POST', '/import', demoJobs()['kestrel-weir'] as JobFile)
+  const begun = await bench.send('POST', '/jobs/kestrel-weir/tests', {
+    ...bench.act(),
+    testId: 'test-running',
+    how: {
+      ...{ reading: 'typed', kind: 'digital', resolution_Pa: 10, instrument: 'gauge 4' },
+      from_ms: Date.UTC(2026, 10, 24),
+    },
+    prepared: ['meter', 'boiler', 'range', 'cabinet'],
+    off: [],
+  })
+  expect(begun.status).toBe(201)
+  const words = 'Kestrel Weir'
+  expect((await held(words)).jobs[0]?.testRuns).toBe(true)
+  const asked = { ...bench.act(), words, place: true, photographs: false, reason: 'asked to be' }
+  expect(await bench.send('POST', '/jobs/kestrel-weir/erase', asked)).toMatchObject({
+    status: 409,
+    body: { code: 'test-running' },
+  })
+  expect((await held(words)).jobs).toHaveLength(1)
 })
 
 test('records can still not be changed by anything else', async () => {

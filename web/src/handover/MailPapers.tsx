@@ -8,12 +8,10 @@ import { useJob } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
-import { DoneForm, DoneRow } from '../ui/DoneRow'
+import { DoneForm } from '../ui/DoneRow'
 import { Choice } from '../ui/fields'
-import { Mark } from '../ui/icons'
 import { TextLine } from '../ui/TextLine'
-
-const marks = { taken: 'pass', refused: 'stop', unanswered: 'not-yet' } as const
+import { AnswerRow } from './AnswerRow'
 
 type Which = 'all' | PaperId
 
@@ -39,22 +37,19 @@ export function MailPapers({ letter }: { readonly letter: string }) {
 }
 
 function Sent({ sent }: { readonly sent: ReturnType<typeof ofKind<'mailed'>> }) {
-  const { nameOf, dates, solution, judgement, state } = useJob()
+  const { solution, judgement, state } = useJob()
   const names = new Map<string, string>(
     papersOf(solution, judgement, state.records).map(({ id, name }) => [id, name]),
   )
   return (
     <ul aria-label="Mailed">
-      {sent.map(({ id, at, by, body }) => (
-        <DoneRow key={id}>
-          <Mark kind={marks[body.outcome]} size={22} />
-          <div>
-            <b>{becameOf(body, names)}</b>
-            <small>
-              {nameOf(by)}, {dates.dayTime(at)}
-            </small>
-          </div>
-        </DoneRow>
+      {sent.map((record) => (
+        <AnswerRow
+          key={record.id}
+          record={record}
+          outcome={record.body.outcome}
+          says={becameOf(record.body, names)}
+        />
       ))}
     </ul>
   )

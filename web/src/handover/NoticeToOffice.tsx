@@ -6,14 +6,11 @@ import { call } from '../api/client'
 import { useJob } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
-import { DoneRow } from '../ui/DoneRow'
-import { Mark } from '../ui/icons'
-
-const marks = { accepted: 'pass', refused: 'stop', unanswered: 'not-yet' } as const
+import { AnswerRow } from './AnswerRow'
 
 /** Tells the registration office of what was signed, and what it answered, however often it was asked. */
 export function NoticeToOffice({ letter }: { readonly letter: string }) {
-  const { state, act, nameOf, dates } = useJob()
+  const { state, act } = useJob()
   const [sending, setSending] = useState(false)
   const { data } = useQuery({ queryKey: ['office'], queryFn: () => call('GET', '/office', Office) })
   const told = ofKind(state.records, 'notified').filter(({ body }) => body.revision === letter)
@@ -31,16 +28,13 @@ export function NoticeToOffice({ letter }: { readonly letter: string }) {
         Registration office<small>{data?.name ?? ''}</small>
       </SectionHead>
       <ul>
-        {told.map(({ id, at, by, body }) => (
-          <DoneRow key={id}>
-            <Mark kind={marks[body.outcome]} size={22} />
-            <div>
-              <b>{answerSays(body)}</b>
-              <small>
-                {nameOf(by)}, {dates.dayTime(at)}
-              </small>
-            </div>
-          </DoneRow>
+        {told.map((record) => (
+          <AnswerRow
+            key={record.id}
+            record={record}
+            outcome={record.body.outcome}
+            says={answerSays(record.body)}
+          />
         ))}
       </ul>
       {!isTaken && (

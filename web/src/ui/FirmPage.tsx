@@ -62,8 +62,12 @@ const Page = styled.div`
     margin-bottom: 14px;
   }
   main > button,
-  main > form {
+  main > form,
+  main > button + p {
     margin-top: 18px;
+  }
+  main > ul + p {
+    margin-top: 12px;
   }
   ${phone} {
     main {
