@@ -209,7 +209,7 @@ test('a session that ends while a phone is out of reach keeps what was recorded,
 test('a householder is found, given out and erased; the job says so and goes on', async ({
   page,
 }) => {
-  const name = 'Iris Fenwick'
+  const name = 'Ida Fenwright'
   await copyOf(page, 'thornfield-scout-hut', 'hut-to-erase')
   const snag = { kind: 'snag', what: `ask ${name} for the key`, owner: 'Maren', due: null }
   const record = { id: 'snag-to-erase', by: 'maren-oduya', at: '2026-11-20T10:00:00Z', body: snag }
@@ -218,9 +218,9 @@ test('a householder is found, given out and erased; the job says so and goes on'
   const { number } = (await (await page.request.get(url)).json()) as { number: string }
   await page.goto('/people')
   await page.getByRole('link', { name: 'what is held of somebody' }).click()
-  await page.getByLabel('Name, address or number').fill('iris fenwick')
+  await page.getByLabel('Name, address or number').fill('ida fenwright')
   await page.keyboard.press('Enter')
-  await expect(heading(page, 1)).toHaveText('iris fenwick stands in one job.')
+  await expect(heading(page, 1)).toHaveText('ida fenwright stands in one job.')
   await expect(page.getByText(`ask ${name} for the key`)).toBeVisible()
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Give it out, as a file' }).click()
@@ -232,11 +232,11 @@ test('a householder is found, given out and erased; the job says so and goes on'
   await page.getByLabel('Why; without a name').fill('asked to be erased')
   await page.getByLabel('Its number, to be sure').fill(number)
   await page.getByRole('button', { name: 'Erase it for good' }).click()
-  await expect(heading(page, 1)).toHaveText('Nothing is held of iris fenwick.')
+  await expect(heading(page, 1)).toHaveText('Nothing is held of ida fenwright.')
   await page.goto('/jobs/hut-to-erase/handover')
   await expect(
     page.getByText(/Redacted on .* by Maren Oduya: what identifies a person/),
   ).toBeVisible()
   await expect(page.getByText(/ask \[redacted .*\] for the key/).first()).toBeVisible()
-  expect(await (await page.request.get(`${url}/export`)).text()).not.toContain('Fenwick')
+  expect(await (await page.request.get(`${url}/export`)).text()).not.toContain('Fenwright')
 })

@@ -56,14 +56,16 @@ export async function goTo(page: Page, sheet: string): Promise<void> {
 
 /** By the tabs of the stage one is at, or by the stage that has it. */
 async function walkTo(page: Page, sheet: string): Promise<void> {
-  const tab = page.locator(`nav a[href$="/${sheet}"]`).first()
+  const tab = page.locator(`nav[aria-label^="Sheets of"] a[href$="/${sheet}"]`).first()
   const stages = page.getByRole('navigation', { name: 'Stages' }).getByRole('link')
+  await expect(stages.first()).toBeVisible()
   for (let i = 0; (await tab.count()) === 0 && i < (await stages.count()); i++) {
     await stages.nth(i).click()
-    await expect(page.getByText('Fetching the sheet')).toHaveCount(0)
+    // The address is ahead of the page: what is pressed says when one is there.
+    await expect(stages.nth(i)).toHaveAttribute('aria-current', /page|step/)
   }
   await tab.click()
-  await expect(page).toHaveURL(new RegExp(`/${sheet}(#.*)?$`))
+  await expect(tab).toHaveAttribute('aria-current', 'page')
 }
 
 export async function check(page: Page): Promise<void> {
@@ -149,6 +151,7 @@ export async function handTest(
   for (const box of await form.getByRole('checkbox').all()) await box.check({ force: true })
   await form.getByRole('button', { name: 'Record it', exact: true }).click()
   await page.getByRole('link', { name: 'Back to the step that waits for it' }).click()
+  await expect(page.getByRole('main').getByText(/\. Step \d+ of \d+$/)).toBeVisible()
 }
 
 /** Does what the guards of a step ask for, in their order. */
@@ -256,6 +259,7 @@ export async function newJob(page: Page, name: string): Promise<void> {
 /** Says of everything that is asked before one leaves that it is done. */
 export async function leave(page: Page): Promise<void> {
   const rows = page.locator('[data-place^="leaving."]')
+  await expect(rows.first()).toBeVisible()
   for (let i = 0; i < (await rows.count()); i++) {
     const open = page.locator('[data-place^="leaving."][data-open]')
     const place = await open.getAttribute('data-place')

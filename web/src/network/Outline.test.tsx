@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import type { JobDocument } from '@hestian/core'
 import { blankAppliance, blankDocument } from '@hestian/core'
-import { cleanup, fireEvent, render, screen } from '@testing-library/react'
+import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { useState } from 'react'
 import { JobStand } from '../job/jobStand.testing'
 import { Outline } from './Outline'
@@ -123,6 +123,22 @@ test('a letter names, a figure measures, and Shift with Tab always leaves', () =
   press('Enter')
   press('Tab', { shiftKey: true })
   expect(tree()).toEqual([['Beginning', 'meter', 7]])
+})
+
+test('who goes on to something else in the middle of a name or a length keeps it, and nothing pulls them back', () => {
+  open()
+  const elsewhere = document.body.appendChild(document.createElement('button'))
+  begin()
+  type('First')
+  act(() => elsewhere.focus())
+  expect(document.activeElement).toBe(elsewhere)
+  expect(screen.queryByRole('textbox')).toBeNull()
+  act(() => screen.getAllByRole('row')[1]?.focus())
+  press('3')
+  act(() => elsewhere.focus())
+  expect(document.activeElement).toBe(elsewhere)
+  expect(tree()).toEqual([['First', 'meter', 3]])
+  elsewhere.remove()
 })
 
 test('a frozen design is walked and not changed', () => {

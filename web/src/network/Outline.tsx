@@ -75,6 +75,10 @@ export function Outline({
     wanted.current = id
     setEditing(next ? { id, what: next } : undefined)
   }, [])
+  // Who went on to something else keeps it: nothing opens here, nothing is focused.
+  const left = useCallback((id: string, what: Editing['what']) => {
+    setEditing((now) => (now?.id === id && now.what === what ? undefined : now))
+  }, [])
   const row = (id: string | undefined) =>
     id === undefined
       ? null
@@ -216,6 +220,7 @@ export function Outline({
             editing={editing?.id === branch.id ? editing : undefined}
             setEditing={setEditing}
             done={done}
+            left={left}
           />
         ))}
       </Grid>
@@ -261,6 +266,8 @@ interface LineProps {
   readonly editing: Editing | undefined
   readonly setEditing: (editing: Editing | undefined) => void
   readonly done: (id: string, next?: Editing['what']) => void
+  /** What was typed stands, and one is somewhere else. */
+  readonly left: (id: string, what: Editing['what']) => void
 }
 
 // Only rows whose figures changed are drawn again: they are handed over as texts and nothing here looks at the whole job.
@@ -282,9 +289,13 @@ const Line = memo(
     editing,
     setEditing,
     done,
+    left,
   }: LineProps) {
     const { id, name, length_m } = branch
     const [says, setSays] = useState<string>()
+    const rename = (text: string) => {
+      if (text.trim() !== '' && text.trim() !== name) ops.rename(id, text.trim())
+    }
     return (
       <>
         <Row
@@ -309,10 +320,14 @@ const Line = memo(
                 name={editing.text ?? name}
                 fresh={editing.text !== undefined}
                 onUse={(text) => {
-                  if (text.trim() !== '' && text.trim() !== name) ops.rename(id, text.trim())
+                  rename(text)
                   done(id, length_m === null ? 'length' : undefined)
                 }}
-                onLeave={() => done(id)}
+                onLeft={(text) => {
+                  rename(text)
+                  left(id, 'name')
+                }}
+                onEscape={() => done(id)}
               />
             ) : (
               <>
@@ -330,6 +345,7 @@ const Line = memo(
                 fresh={editing.text !== undefined}
                 ops={ops}
                 done={done}
+                left={left}
                 says={says}
                 onSays={setSays}
               />
@@ -396,12 +412,14 @@ function NameInput({
   name,
   fresh,
   onUse,
-  onLeave,
+  onLeft,
+  onEscape,
 }: {
   readonly name: string
   readonly fresh: boolean
   readonly onUse: (text: string) => void
-  readonly onLeave: () => void
+  readonly onLeft: (text: string) => void
+  readonly onEscape: () => void
 }) {
   const [text, setText] = useState(name)
   return (
@@ -415,13 +433,13 @@ function NameInput({
       }}
       onChange={(event) => setText(event.target.value)}
       onClick={(event) => event.stopPropagation()}
-      onBlur={() => onUse(text)}
+      onBlur={() => onLeft(text)}
       onKeyDown={(event) => {
         event.stopPropagation()
         if (event.key === 'Enter' || event.key === 'Tab') {
           event.preventDefault()
           onUse(text)
-        } else if (event.key === 'Escape') onLeave()
+        } else if (event.key === 'Escape') onEscape()
       }}
     />
   )
@@ -433,21 +451,23 @@ interface LengthInputProps {
   readonly fresh: boolean
   readonly ops: PipeOps
   readonly done: (id: string) => void
+  readonly left: LineProps['left']
   readonly says: string | undefined
   readonly onSays: (says: string | undefined) => void
 }
 
 /** A length as one types it; what cannot be understood gets its sentence under the row and stays. */
-function LengthInput({ id, text: first, fresh, ops, done, says, onSays }: LengthInputProps) {
+function LengthInput(props: LengthInputProps) {
+  const { id, text: first, fresh, ops, done, left, says, onSays } = props
   const { solution } = useJob()
   const [text, setText] = useState(first)
-  const use = () => {
-    if (text.trim() === '' || (text === first && !fresh)) return done(id)
+  const use = (then: () => void) => {
+    if (text.trim() === '' || (text === first && !fresh)) return then()
     const parsed = parseQuantity(text, 'length', solution.practice.units.length)
     if (parsed.outcome !== 'understood') return onSays(parsed.says)
     if (!(parsed.si > 0)) return onSays('A pipe has some length: more than nothing.')
     ops.setLength(id, { value: parsed.si, basis: 'measured', from: 'Tape' })
-    done(id)
+    then()
   }
   return (
     <input
@@ -465,13 +485,13 @@ function LengthInput({ id, text: first, fresh, ops, done, says, onSays }: Length
       }}
       onClick={(event) => event.stopPropagation()}
       onBlur={() => {
-        if (says === undefined) use()
+        if (says === undefined) use(() => left(id, 'length'))
       }}
       onKeyDown={(event) => {
         event.stopPropagation()
         if (event.key === 'Enter' || event.key === 'Tab') {
           event.preventDefault()
-          use()
+          use(() => done(id))
         } else if (event.key === 'Escape') done(id)
       }}
     />
