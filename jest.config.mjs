@@ -17,7 +17,11 @@ export default {
   // Dependencies that are published as ES modules only.
   transformIgnorePatterns: ['/node_modules/(?!(@fastify/static|mime|@hestian)/)'],
   testEnvironment: 'node',
-  setupFiles: ['<rootDir>/scripts/properties.ts', '<rootDir>/scripts/browserGaps.ts'],
+  setupFiles: [
+    '<rootDir>/scripts/properties.ts',
+    '<rootDir>/scripts/pluginNames.ts',
+    '<rootDir>/scripts/browserGaps.ts',
+  ],
   // A machine that does other things meanwhile is slow, not wrong.
   testTimeout: 30000,
 }

@@ -38,7 +38,9 @@ import {
 } from '@hestian/core'
 import { demoJobs } from '../demo/src/index'
 import { buildApp } from '../server/src/app/app'
+import { largeFirm } from './largeFirm'
 import { printLeakTally, printWaterTally } from './leakTally'
+import { sayLimit } from './limits'
 import { pageFigures } from './pageFigures'
 import { gasSheetIn } from './peers/gasSheet'
 import { waterEngine } from './peers/waterEngine'
@@ -108,18 +110,12 @@ for (const [name, file] of Object.entries(demoJobs()) as [string, JobFile][]) {
     )
 }
 
-/** A fixed piece of work: what this machine does in it today stands beside every absolute limit. */
-const calibration_ms = timed(() => {
-  let sum = 0
-  for (let i = 1; i < 1e5; i++) sum += Math.sqrt(i) / i
-  return sum
-}).middle
-const limit = (name: string, work: () => void, limit_ms: number) => {
-  const [, , middle = 0] = Array.from({ length: 5 }, () => timed(work).middle).sort((a, b) => a - b)
-  console.log(
-    `${name}: ${middle.toFixed(3)} ms, limit ${limit_ms} ms: ${middle <= limit_ms ? 'kept' : 'PASSED'} (median of five; the calibration loop takes ${calibration_ms.toFixed(3)} ms here)`,
+const limit = (name: string, work: () => void, limit_ms: number) =>
+  sayLimit(
+    name,
+    Array.from({ length: 5 }, () => timed(work).middle),
+    limit_ms,
   )
-}
 {
   const lengths = Array.from({ length: 64 }, (_, i) =>
     applyEdits(club.document, [
@@ -472,6 +468,8 @@ say(
 /** A gauge at 10 Hz while ten packs print: what requests wait, and how long the event loop is held. */
 const crowded = await manyGauges(1, 12).run(1)
 console.log(`one gauge at 10 Hz, records and ten packs: ${crowded.beside}`)
+
+await largeFirm()
 
 printLeakTally()
 printWaterTally()

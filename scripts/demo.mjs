@@ -104,6 +104,8 @@ start(
   { lasting: true, quiet: true },
 )
 const address = `http://${host.includes(':') ? `[${host}]` : host === '0.0.0.0' ? '127.0.0.1' : host}:${port}`
+// Passkeys go by a name: browsers make none for an address in figures.
+const told = ['127.0.0.1', '0.0.0.0', '::1'].includes(host) ? `http://localhost:${port}` : address
 await answers(`${address}/api/health`)
 
 if (!JSON.parse(readFileSync(mark, 'utf8')).seeded) {
@@ -150,5 +152,5 @@ if (!JSON.parse(readFileSync(mark, 'utf8')).seeded) {
   writeFileSync(mark, JSON.stringify({ made: 'by npm run demo', seeded: true }))
 } else say('the demo jobs are there from last time.')
 
-say(`open ${address}`)
+say(`open ${told}`)
 say('Ctrl-C ends everything.')

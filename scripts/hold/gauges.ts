@@ -73,8 +73,8 @@ export class Gauges {
 }
 
 /** Many gauges stream at 10 Hz into running tests while records arrive, the board is read and packs print. */
-export const manyGauges = (count: number, seconds: number): Trial => ({
-  name: `${count} gauges at 10 Hz for ${seconds} s beside records and ten packs`,
+export const manyGauges = (count: number, seconds: number, packs = 10): Trial => ({
+  name: `${count} gauges at 10 Hz for ${seconds} s beside records and ${packs} packs`,
   run: async () => {
     const folder = mkdtempSync(join(tmpdir(), 'hestian-gauges-'))
     const gauges = new Gauges(count)
@@ -90,7 +90,7 @@ export const manyGauges = (count: number, seconds: number): Trial => ({
       startWorkers: (data) => startPool(join(process.cwd(), 'server/dist/worker.mjs'), data),
     })
     try {
-      return await stream(app, gauges, { count, seconds })
+      return await stream(app, gauges, { count, seconds, packs })
     } finally {
       await gauges.end()
       await app.http.close()
@@ -102,7 +102,11 @@ export const manyGauges = (count: number, seconds: number): Trial => ({
 async function stream(
   app: App,
   gauges: Gauges,
-  { count, seconds }: { readonly count: number; readonly seconds: number },
+  {
+    count,
+    seconds,
+    packs: asked,
+  }: { readonly count: number; readonly seconds: number; readonly packs: number },
 ) {
   const address = await app.http.listen({ port: 0, host: '127.0.0.1' })
   await app.people.add(firm)
@@ -136,7 +140,7 @@ async function stream(
   gauges.stream(1100)
   const took: number[] = []
   let refused = 0
-  const packs = Array.from({ length: 10 }, (_, i) =>
+  const packs = Array.from({ length: asked }, (_, i) =>
     fetch(`${address}/api/jobs/job-${i % count}/handover.pdf`, { headers: { cookie } }),
   )
   const until = performance.now() + seconds * 1000
@@ -169,7 +173,7 @@ async function stream(
     tried: `${gauges.sent.length * count} samples, ${took.length} requests, ${printed} packs`,
     lost,
     doubled: 0,
-    thrown: refused + (10 - printed),
+    thrown: refused + (asked - printed),
     hung: (p99_ms > 250 ? 1 : 0) + (longest_ms > 250 ? 1 : 0),
     beside: `99 % of requests within ${Math.round(p99_ms)} ms, event loop held ${Math.round(longest_ms)} ms at the longest`,
   }

@@ -33,6 +33,11 @@ export const refusals = {
     means: 'What is sent was done by somebody else than is signed in; it waits until they sign in.',
   },
   'wrong-sign-in': { status: 403, means: 'Name and password do not go together.' },
+  'no-passkey': {
+    status: 409,
+    means:
+      'Passkeys go by the name of the server, and this address has none; or what was asked of the device is too long ago.',
+  },
   'link-over': {
     status: 403,
     means:

@@ -16,7 +16,7 @@ import { isSheetAsked } from './askedSheets'
 import { inspectedAgainst } from './inspectedAgainst'
 import { lastInspected } from '../sheets/inspection/sheet'
 import type { SheetId } from './sheetIds'
-import type { AnySpec, Answers } from './sheets'
+import type { AnySpec, Answers, SolvedSheetId } from './sheets'
 import { oldSheetIds, sheetIds } from './sheetIds'
 import { isSolved, recordedSpecs, sheetNames, solvedSpecs } from './sheets'
 import type { Solution } from './solve'
@@ -203,6 +203,17 @@ const stateOf = (
 export const answersOf = (solution: Solution): Partial<Answers> =>
   Object.fromEntries(solvedSpecs.map(({ id }) => [id, answerOf<unknown>(solution[id])]))
 
+const told = new WeakMap<Solution, Map<SolvedSheetId, string>>()
+
+/** What a sheet of a solution rests on: told once, since a solution never changes and is judged anew with every record. */
+function restsOnIn(solution: Solution, id: SolvedSheetId): string {
+  const prints = told.get(solution) ?? new Map<SolvedSheetId, string>()
+  told.set(solution, prints)
+  const print = prints.get(id) ?? restsOn(id, solution.document, answersOf(solution))
+  prints.set(id, print)
+  return print
+}
+
 function solvedStanding(spec: AnySpec, solution: Solution, recorded: Recorded): Standing {
   const { document } = solution
   const owed = spec.owes?.(recorded)
@@ -210,7 +221,7 @@ function solvedStanding(spec: AnySpec, solution: Solution, recorded: Recorded): 
   return {
     sheet: solution[spec.id],
     owed: owed?.missing ?? [],
-    restsOn: `${restsOn(spec.id, document, answersOf(solution))}${suffix}`,
+    restsOn: `${restsOnIn(solution, spec.id)}${suffix}`,
     restedOn: () => {
       const first = restedOnFirst(spec.id, document, answersOf(solution))
       return first && `${first}${suffix}`
@@ -230,7 +241,7 @@ function recordedStanding(
   return {
     sheet,
     owed: [],
-    restsOn: design ? `${restsOn(design, document, answersOf(solution))}${own}` : own,
+    restsOn: design ? `${restsOnIn(solution, design)}${own}` : own,
     restedOn: () =>
       design &&
       (solution[design].applies

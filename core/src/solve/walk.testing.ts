@@ -357,6 +357,8 @@ export function walks(
     readonly seed: number
     readonly actions: number
     readonly without?: string
+    /** No more walks once that harm is done. */
+    readonly until?: string
   },
 ): {
   readonly harmed: readonly string[]
@@ -383,6 +385,7 @@ export function walks(
     actions += walked.actions
     if (walked.finished) finished++
     harmed.push(...walked.harmed.map((one) => `${job.name}: ${one}`))
+    if (how.until !== undefined && harmed.some((one) => one.includes(how.until ?? ''))) break
     forgotten.push(...walked.forgotten.map((one) => `${job.name}: ${one}`))
   }
   return { harmed, forgotten, finished, actions }

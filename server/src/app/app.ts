@@ -32,6 +32,8 @@ import { readPeopleFile } from '../people/peopleFile'
 import { guardGate, lets } from '../people/gate'
 import { guestRoutes } from '../people/guestRoutes'
 import { heldRoutes } from '../people/heldRoutes'
+import { passkeyRoutes } from '../people/passkeyRoutes'
+import { PasskeyStore } from '../people/passkeyStore'
 import { peopleRoutes } from '../people/peopleRoutes'
 import { PeopleStore } from '../people/peopleStore'
 import { newToken } from '../people/secrets'
@@ -144,6 +146,7 @@ async function openParts(
   const jobs = new JobStore(db, hub, clock)
   const people = new PeopleStore(db, clock)
   const sessions = await Sessions.open(db, clock)
+  const passkeys = new PasskeyStore(db)
   const instruments = new InstrumentStore(db)
   if (firm.length > 0) await people.add(firm)
   const evidence = new EvidenceStore(db, dataFolder, clock, (bytes, type) =>
@@ -171,6 +174,7 @@ async function openParts(
     jobs,
     people,
     sessions,
+    passkeys,
     firstCode: newToken().slice(0, 12),
     instruments,
     evidence,
@@ -199,6 +203,7 @@ async function registerRoutes(
     limit: perMinute(limits.signIns),
   })
   await api.register(ownRoutes, { people, sessions, limit: perMinute(limits.signIns) })
+  await api.register(passkeyRoutes, { ...parts, clock, limit: perMinute(limits.signIns) })
   await api.register(peopleRoutes, { people, sessions, clock })
   await api.register(heldRoutes, { jobs, evidence, tasks, clock })
   await api.register(guestRoutes, { ...parts, clock, limit: perMinute(limits.signIns) })

@@ -47,6 +47,12 @@ const ways: readonly (readonly [RefusalCode, string, RegExp, () => Promise<Answe
     /saveNumber/,
     () => send('PUT', '/jobs/job-one/draft', { document: blank(), by: 'lead' }),
   ],
+  [
+    'no-passkey',
+    'a passkey for an address in figures',
+    /localhost/,
+    () => send('POST', '/passkeys/asked', { by: 'lead' }, { host: '127.0.0.1:4180' }),
+  ],
   ['no-such-job', 'a job that is not there', /job/, () => send('GET', '/jobs/nowhere')],
   [
     'no-such-test',

@@ -274,6 +274,12 @@ const elsewhere = [
   // server/src/people/held.test.ts
   'POST /api/held',
   'POST /api/jobs/{jobId}/erase',
+  // server/src/people/passkeys.test.ts
+  'POST /api/passkeys',
+  'POST /api/passkeys/asked',
+  'POST /api/passkeys/{passkeyId}/remove',
+  'POST /api/session/passkey',
+  'POST /api/session/passkey/asked',
   // Sessions, invitations and links are made anew each time: server/src/people/people.test.ts
   'POST /api/session',
   'POST /api/session/demo',

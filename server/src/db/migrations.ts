@@ -5,6 +5,7 @@ import { FirstTables1790000000000 } from './firstTables'
 import { TheLog1790700000000 } from './theLog'
 import { WhatTheWorkIs1790300000000 } from './whatTheWorkIs'
 import { NothingLost1790200000000 } from './nothingLost'
+import { Passkeys1790800000000 } from './passkeys'
 import { People1790600000000 } from './people'
 
 /** Every step of the tables, oldest first. One that has landed is never edited. */
@@ -17,4 +18,5 @@ export const migrations = [
   Barometer1790500000000,
   People1790600000000,
   TheLog1790700000000,
+  Passkeys1790800000000,
 ]

@@ -81,6 +81,19 @@ export interface SessionRow {
   until: string
   from: string
 }
+export interface PasskeyRow {
+  id: string
+  personId: string
+  /** What its owner calls the device. */
+  name: string
+  /** Base64url of its public key. */
+  publicKey: string
+  counter: number
+  /** How the device is reached, a list as JSON: a hint for the browser. */
+  transports: string
+  madeAt: string
+  usedAt: string | null
+}
 export interface GuestRow {
   id: string
   tokenHash: string
@@ -193,6 +206,19 @@ export const SessionTable = new EntitySchema<SessionRow>({
     from: { type: 'text' },
   },
 })
+export const PasskeyTable = new EntitySchema<PasskeyRow>({
+  name: 'passkey',
+  columns: {
+    id: { type: 'text', primary: true },
+    personId: { type: 'text' },
+    name: { type: 'text' },
+    publicKey: { type: 'text' },
+    counter: { type: 'integer' },
+    transports: { type: 'text' },
+    madeAt: { type: 'text' },
+    usedAt: { type: 'text', nullable: true },
+  },
+})
 export const GuestTable = new EntitySchema<GuestRow>({
   name: 'guest',
   columns: {
@@ -234,6 +260,7 @@ export const tables = [
   SampleTable,
   PersonTable,
   SessionTable,
+  PasskeyTable,
   GuestTable,
   EvidenceTable,
   InstrumentTable,

@@ -51,8 +51,14 @@ describe('the pack of a whole job', () => {
       '/Lang (en)',
       '/StructTreeRoot',
       '/DisplayDocTitle',
+      '/AFRelationship /Data',
+      '/Subtype /application#2Fjson',
+      '/ModDate (',
     ])
       expect(text).toContain(part)
+    expect(text).toMatch(/^%PDF-1\.7/)
+    // Whoever calls a paper PDF/A has run a validator over it.
+    expect(text).not.toContain('pdfaid')
     expect(text).not.toMatch(/\/BaseFont \/(Helvetica|Times|Courier)/)
     const exported = JSON.parse(
       (await send('GET', `${kestrel}/export`)).raw.toString('utf8'),

@@ -141,6 +141,7 @@ export const paper = (of: {
   ({
     pageSize: of.size ?? 'A4',
     pageMargins: [46, 46, 46, 54],
+    version: '1.7',
     tagged: true,
     language: 'en',
     displayTitle: true,

@@ -34,7 +34,10 @@ function prepare(): void {
   ready = true
 }
 
-/** Prints a document, with a file embedded in it where one is given. */
+/**
+ * Prints a document, with a file embedded in it where one is given: an associated file as ISO 19005-3 wants one (its kind, its day and what it
+ * is to the paper). The mark of PDF/A itself is left out: it says that the file was found to conform, and no validator was run.
+ */
 export async function printPdf(
   definition: TDocumentDefinitions,
   attachment?: { readonly name: string; readonly text: string },
@@ -49,6 +52,9 @@ export async function printPdf(
         job: {
           src,
           name: attachment.name,
+          type: 'application/json',
+          relationship: 'Data',
+          modifiedDate: new Date(),
           description: 'Everything recorded on this job, for import',
         },
       },

@@ -75,6 +75,8 @@ describe('every route', () => {
     'POST /session',
     'POST /session/demo',
     'POST /session/end',
+    'POST /session/passkey',
+    'POST /session/passkey/asked',
     'POST /first-run',
     'POST /invitation',
     'POST /guest',

@@ -6,7 +6,7 @@ import { Refusal } from '../app/refusal'
 import { personStands, personText } from '../db/changeLog'
 import type { Database, DatabaseReader } from '../db/database'
 import type { PersonRow } from '../db/tables'
-import { PersonTable } from '../db/tables'
+import { PasskeyTable, PersonTable } from '../db/tables'
 import type { ListedPerson } from './peopleFile'
 import { ListedTickets } from './peopleFile'
 import { hashOf, isPassword, newToken, passwordHash } from './secrets'
@@ -179,6 +179,7 @@ export class PeopleStore {
       await manager
         .getRepository(PersonTable)
         .update({ id: row.id }, { password: kept, invitation: null, invitedUntil: null })
+      await forgetPasskeys(manager, row.id)
       return row.id
     })
   }
@@ -197,6 +198,7 @@ export class PeopleStore {
   async letGo(id: string): Promise<void> {
     await this.change(id, async (row, manager) => {
       await expectAnotherOwner(manager, row)
+      await forgetPasskeys(manager, id)
       return { role: 'gone', password: null, invitation: null, invitedUntil: null }
     })
   }
@@ -218,6 +220,10 @@ export class PeopleStore {
     })
   }
 }
+
+/** Whoever has a device of theirs in hand does not come in with it any more. */
+const forgetPasskeys = (manager: EntityManager, personId: string): Promise<unknown> =>
+  manager.getRepository(PasskeyTable).delete({ personId })
 
 /** What is written down of a person, as it stands. */
 async function personAt(manager: EntityManager, id: string): Promise<string | undefined> {

@@ -38,7 +38,8 @@ const isHere = ({ ip, host }: FastifyRequest): boolean =>
   ['127.0.0.1', '::1', '::ffff:127.0.0.1'].includes(ip) &&
   /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/.test(host)
 
-const cameFrom = ({ ip, headers }: FastifyRequest): string =>
+/** What is kept of where a session comes from. */
+export const cameFrom = ({ ip, headers }: FastifyRequest): string =>
   `${headers['user-agent'] ?? 'no browser'}, ${ip}`
 
 const begin = (sessions: Sessions, request: FastifyRequest, personId: string): Promise<string> =>

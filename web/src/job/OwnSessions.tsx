@@ -8,14 +8,16 @@ import { Button } from '../ui/Button'
 import { dayTime } from '../ui/dates'
 import { SecretField } from '../ui/SecretField'
 import { enter } from './enter'
+import { OwnPasskeys } from './OwnPasskeys'
 
-/** Where one is signed in, each to be ended; and another password. */
+/** Where one is signed in, each to be ended; the devices that sign one in; and another password. */
 export function OwnSessions() {
   const [isOpen, setOpen] = useState(false)
   return (
     <Frame onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary>Sessions and password</summary>
+      <summary>Sessions, passkeys, password</summary>
       {isOpen && <Sessions />}
+      {isOpen && <OwnPasskeys />}
       {isOpen && <Password />}
     </Frame>
   )

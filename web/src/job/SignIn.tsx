@@ -8,6 +8,7 @@ import { DoneForm } from '../ui/DoneRow'
 import { SecretField } from '../ui/SecretField'
 import { TextLine } from '../ui/TextLine'
 import { enter } from './enter'
+import { hasPasskeys, signInByPasskey } from './passkeys'
 
 interface SignInProps {
   readonly door: SessionState
@@ -16,15 +17,15 @@ interface SignInProps {
   readonly onIn: () => Promise<void>
 }
 
-/** Name and password; in the demo its people, by a press. */
+/** Name and password, or a passkey; in the demo its people, by a press. */
 export function SignIn({ door, name: given = '', onIn }: SignInProps) {
   const [name, setName] = useState(given)
   const [password, setPassword] = useState('')
   const [says, setSays] = useState<string>()
   const [busy, setBusy] = useState(false)
-  const go = async (path: string, body: object) => {
+  const go = async (entering: Promise<string | undefined>) => {
     setBusy(true)
-    const refused = await enter(path, body)
+    const refused = await entering
     setSays(refused)
     if (refused === undefined) await onIn()
     setBusy(false)
@@ -36,7 +37,10 @@ export function SignIn({ door, name: given = '', onIn }: SignInProps) {
         <People aria-label="People of the demo">
           {door.demo.map((one) => (
             <li key={one.id}>
-              <One isDisabled={busy} onPress={() => void go('/session/demo', { personId: one.id })}>
+              <One
+                isDisabled={busy}
+                onPress={() => void go(enter('/session/demo', { personId: one.id }))}
+              >
                 <b>{one.name}</b>
                 <span>{isRole(one.role) ? roleWords[one.role] : one.role}</span>
               </One>
@@ -47,7 +51,7 @@ export function SignIn({ door, name: given = '', onIn }: SignInProps) {
       <DoneForm
         onSubmit={(event) => {
           event.preventDefault()
-          if (isTyped) void go('/session', { name, password })
+          if (isTyped) void go(enter('/session', { name, password }))
           else setSays('Type your name and your password.')
         }}
       >
@@ -62,6 +66,11 @@ export function SignIn({ door, name: given = '', onIn }: SignInProps) {
         <Button type="submit" look={door.demo.length > 0 ? 'line' : 'go'} isDisabled={busy}>
           Sign in
         </Button>
+        {hasPasskeys() && (
+          <Button look="text" isDisabled={busy} onPress={() => void go(signInByPasskey())}>
+            With a passkey of this device
+          </Button>
+        )}
       </DoneForm>
     </>
   )

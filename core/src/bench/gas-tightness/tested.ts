@@ -10,6 +10,15 @@ export function testedFingerprint(
   document: JobDocument,
   pipes: 'all' | readonly string[] = 'all',
 ): string {
+  if (pipes !== 'all') return printOf(document, pipes)
+  const print = ofAll.get(document) ?? printOf(document, pipes)
+  ofAll.set(document, print)
+  return print
+}
+
+const ofAll = new WeakMap<JobDocument, string>()
+
+function printOf(document: JobDocument, pipes: 'all' | readonly string[]): string {
   const tested = document.gas.segments.filter(({ id }) => pipes === 'all' || pipes.includes(id))
   const segments = tested.map((segment) => ({
     id: segment.id,
