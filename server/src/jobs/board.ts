@@ -37,32 +37,58 @@ const rowOf = ({ archived, unreadable, shares, ...row }: Listed): BoardRow => {
   } as BoardRow
 }
 
+const columns = [
+  ...['id', 'number', 'name', 'address', 'practice', 'stage', 'sheet', 'waits', 'waitsOn', 'stops'],
+  ...['fixes', 'off', 'snags', 'unsafe', 'work', 'shares', 'frozen', 'archived', 'changedAt'],
+  'unreadable',
+].join(', ')
+
+interface Asked {
+  readonly rows: string
+  readonly count: string
+  /** What both are asked with; the rows then want how many, and how many before. */
+  readonly values: readonly (string | number)[]
+}
+
+/**
+ * How the rows of a page are found and counted. They are found in an index alone and only then read: which one is said where the database
+ * would take one that leads it through every row.
+ */
+export function boardQueries({ find, stage, archived, sort }: BoardQuery): Asked {
+  const words = find.toLowerCase().split(/\s+/).filter(Boolean)
+  const where = [
+    'archived = ?',
+    ...words.map(() => `searchable LIKE ? ESCAPE '\\'`),
+    ...(stage === 'all' ? [] : ['stage = ?']),
+  ].join(' AND ')
+  const isInOrder = words.length === 0 && stage === 'all' && (sort === 'changed' || sort === 'name')
+  const from = isInOrder ? 'job' : 'job INDEXED BY job_board'
+  const order = `${orders[sort]}, id`
+  return {
+    rows: `SELECT ${columns} FROM job JOIN (SELECT rowid AS at FROM ${from} WHERE ${where} ORDER BY ${order} LIMIT ? OFFSET ?) AS found ON job.rowid = found.at ORDER BY ${order}`,
+    count: `SELECT COUNT(*) AS total FROM ${words.length > 0 ? 'job INDEXED BY job_board' : 'job'} WHERE ${where}`,
+    values: [
+      archived === 'yes' ? 1 : 0,
+      ...words.map((word) => `%${word.replace(/[\\%_]/g, '\\$&')}%`),
+      ...(stage === 'all' ? [] : [stage]),
+    ],
+  }
+}
+
 /** The board from the stored summaries: searched, filtered, sorted and cut into pages by the database. */
 export async function readBoard(
   db: DatabaseReader,
   query: BoardQuery,
   free_bytes: number | undefined,
 ): Promise<BoardPage> {
-  const words = query.find.toLowerCase().split(/\s+/).filter(Boolean)
-  const where = [
-    'archived = ?',
-    ...words.map(() => `searchable LIKE ? ESCAPE '\\'`),
-    ...(query.stage === 'all' ? [] : ['stage = ?']),
-  ].join(' AND ')
-  const values = [
-    query.archived === 'yes' ? 1 : 0,
-    ...words.map((word) => `%${word.replace(/[\\%_]/g, '\\$&')}%`),
-    ...(query.stage === 'all' ? [] : [query.stage]),
-  ]
+  const { rows: findRows, count, values } = boardQueries(query)
   return db.read(async (manager) => {
-    const rows = await manager.query<Listed[]>(
-      `SELECT id, number, name, address, practice, stage, sheet, waits, waitsOn, stops, fixes, off, snags, unsafe, work, shares, frozen, archived, changedAt, unreadable FROM job WHERE ${where} ORDER BY ${orders[query.sort]}, id LIMIT ? OFFSET ?`,
-      [...values, query.size, (query.page - 1) * query.size],
-    )
-    const [counted] = await manager.query<{ total: number }[]>(
-      `SELECT COUNT(*) AS total FROM job WHERE ${where}`,
-      values,
-    )
+    const rows = await manager.query<Listed[]>(findRows, [
+      ...values,
+      query.size,
+      (query.page - 1) * query.size,
+    ])
+    const [counted] = await manager.query<{ total: number }[]>(count, [...values])
     const stages = await manager.query<{ stage: string; jobs: number; withOff: number }[]>(
       'SELECT stage, COUNT(*) AS jobs, SUM(off > 0) AS withOff FROM job WHERE archived = 0 GROUP BY stage',
     )

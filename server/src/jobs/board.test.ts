@@ -1,0 +1,59 @@
+import type { BoardPage, BoardQuery } from '@hestian/core'
+import { Bench } from '../app/app.testing'
+import { boardQueries } from './board'
+
+let bench: Bench
+beforeEach(async () => {
+  bench = new Bench()
+  await bench.open()
+})
+afterEach(() => bench.end())
+
+const sorts: readonly BoardQuery['sort'][] = ['changed', 'name', 'number', 'stage', 'waiting']
+const asked = (more: Partial<BoardQuery> = {}): BoardQuery => ({
+  ...{ find: '', stage: 'all', archived: 'no', sort: 'changed', page: 1, size: 25 },
+  ...more,
+})
+/** How the database goes about a question. */
+const planOf = (sql: string, values: readonly unknown[]): Promise<string> =>
+  bench.app.db.raw((connection) =>
+    (connection.prepare(`EXPLAIN QUERY PLAN ${sql}`).all(...values) as { detail: string }[])
+      .map(({ detail }) => detail)
+      .join('; '),
+  )
+
+test.each(
+  sorts.flatMap((sort) => [
+    asked({ sort }),
+    asked({ sort, find: 'high street' }),
+    asked({ sort, stage: 'design' }),
+    asked({ sort, archived: 'yes', find: 'mill' }),
+  ]),
+)('%j: a page is found without reading a single design', async (query) => {
+  const { rows, count, values } = boardQueries(query)
+  const plan = await planOf(rows, [...values, 25, 0])
+  // What is read of the jobs themselves is read by the number of its row, for the page alone.
+  const reads = plan.split('; ').filter((step) => /^(SEARCH|SCAN) job\b/.test(step))
+  expect(reads).toHaveLength(2)
+  expect(reads[0]).toMatch(
+    /USING (COVERING INDEX job_(board|name)|INDEX job_changed) \(archived=\?/,
+  )
+  expect(reads[1]).toBe('SEARCH job USING INTEGER PRIMARY KEY (rowid=?)')
+  expect(await planOf(count, values)).toMatch(/^SEARCH job USING COVERING INDEX/)
+})
+
+test('pages follow each other in the order asked for, none twice, none left out', async () => {
+  for (let i = 0; i < 13; i++) await bench.newJob(`job-${i}x`, `House ${(i * 5) % 13}`)
+  for (const sort of sorts)
+    for (const find of ['', 'house']) {
+      const seen: string[] = []
+      for (let page = 1; page <= 3; page++) {
+        const url = `/jobs?sort=${sort}&find=${find}&page=${page}&size=5`
+        const { rows, total } = (await bench.send('GET', url)).body as unknown as BoardPage
+        expect(total).toBe(13)
+        seen.push(...rows.map(({ name }) => name))
+      }
+      expect(new Set(seen).size).toBe(13)
+      if (sort === 'name') expect(seen).toEqual([...seen].sort())
+    }
+})
