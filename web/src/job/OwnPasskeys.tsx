@@ -64,8 +64,8 @@ export function OwnPasskeys() {
         </form>
       ) : (
         <small>
-          Passkeys go by the name of a server: this browser makes none at this address. On the
-          server’s own machine open it as localhost.
+          Passkeys want the name of the server and HTTPS: this browser makes none at this address.
+          On the server’s own machine, open it as localhost.
         </small>
       )}
       {says && <p role="status">{says}</p>}
