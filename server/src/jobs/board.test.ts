@@ -2,12 +2,9 @@ import type { BoardPage, BoardQuery } from '@hestian/core'
 import { Bench } from '../app/app.testing'
 import { boardQueries } from './board'
 
-let bench: Bench
-beforeEach(async () => {
-  bench = new Bench()
-  await bench.open()
-})
-afterEach(() => bench.end())
+const bench = new Bench()
+beforeAll(() => bench.open())
+afterAll(() => bench.end())
 
 const sorts: readonly BoardQuery['sort'][] = ['changed', 'name', 'number', 'stage', 'waiting']
 const asked = (more: Partial<BoardQuery> = {}): BoardQuery => ({

@@ -5,6 +5,7 @@ import { z } from 'zod'
 import { call } from '../api/client'
 import { Button } from '../ui/Button'
 import { dayTime } from '../ui/dates'
+import { DoneForm } from '../ui/DoneRow'
 import { TextLine } from '../ui/TextLine'
 import { enter } from './enter'
 import { hasPasskeys, makePasskey } from './passkeys'
@@ -26,6 +27,7 @@ export function OwnPasskeys() {
   }
   return (
     <section aria-label="Passkeys">
+      <b>Passkeys</b>
       <ul aria-label="Devices with a passkey">
         {data.map((one) => (
           <li key={one.id}>
@@ -50,7 +52,7 @@ export function OwnPasskeys() {
         ))}
       </ul>
       {hasPasskeys() ? (
-        <form
+        <DoneForm
           aria-label="A passkey of this device"
           onSubmit={(event) => {
             event.preventDefault()
@@ -61,7 +63,7 @@ export function OwnPasskeys() {
           <Button type="submit" isDisabled={name.trim() === ''}>
             Add a passkey of this device
           </Button>
-        </form>
+        </DoneForm>
       ) : (
         <small>
           Passkeys want the name of the server and HTTPS: this browser makes none at this address.

@@ -6,6 +6,7 @@ import { z } from 'zod'
 import { ApiError, call } from '../api/client'
 import { Button } from '../ui/Button'
 import { dayTime } from '../ui/dates'
+import { DoneForm } from '../ui/DoneRow'
 import { SecretField } from '../ui/SecretField'
 import { enter } from './enter'
 import { OwnPasskeys } from './OwnPasskeys'
@@ -73,7 +74,7 @@ function Password() {
     }
   }
   return (
-    <form
+    <DoneForm
       aria-label="Another password"
       onSubmit={(event) => {
         event.preventDefault()
@@ -97,7 +98,7 @@ function Password() {
       <Button type="submit" isDisabled={old === '' || password === ''}>
         Change it
       </Button>
-    </form>
+    </DoneForm>
   )
 }
 
@@ -122,6 +123,12 @@ const Frame = styled.details`
     color: var(--ink-2);
     font-size: var(--note);
     overflow-wrap: anywhere;
+  }
+  li button {
+    flex: none;
+  }
+  section {
+    padding-top: 14px;
   }
   form {
     display: grid;

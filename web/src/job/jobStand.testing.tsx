@@ -27,6 +27,8 @@ interface JobStandProps {
   readonly at?: string
   /** Hears of every edit. */
   readonly onEdit?: (edits: readonly Edit[], document: JobDocument) => void
+  /** Hears of every act for the server, and says whether it is granted. */
+  readonly onAct?: (path: string, body: object) => boolean
   readonly children: ReactNode
 }
 
@@ -38,6 +40,7 @@ export function JobStand({
   person = lead,
   at = '/',
   onEdit,
+  onAct = () => true,
   children,
 }: JobStandProps) {
   const [document, setDocument] = useState(job)
@@ -71,6 +74,7 @@ export function JobStand({
     solution,
     judgement,
     perform,
+    act: (path: string, body: object = {}) => Promise.resolve(onAct(path, body)),
     person,
     record,
     dates: datesIn('UTC'),

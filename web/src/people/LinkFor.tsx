@@ -29,7 +29,7 @@ export function LinkFor({ staff: { id, name, standing } }: { readonly staff: Sta
       {link ? (
         <GivenLink
           href={`${location.origin}/invitation#${link.token}`}
-          says={`Give it to ${name} yourself: whoever has it comes in as them. It opens once, until ${dayOf(link.until)}, and is not shown again.`}
+          says={`Give it to ${name} yourself: whoever has it comes in as them. It opens once, until ${dayOf(link.until)}, and is not shown again.${standing === 'in' ? ' Once it is used, their sessions and passkeys from before are over.' : ''}`}
         />
       ) : (
         <Button
