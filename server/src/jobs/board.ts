@@ -83,12 +83,13 @@ export async function readBoard(
 ): Promise<BoardPage> {
   const { rows: findRows, count, values } = boardQueries(query)
   return db.read(async (manager) => {
-    const rows = await manager.query<Listed[]>(findRows, [
-      ...values,
-      query.size,
-      (query.page - 1) * query.size,
-    ])
-    const [counted] = await manager.query<{ total: number }[]>(count, [...values])
+    const before = (query.page - 1) * query.size
+    const rows = await manager.query<Listed[]>(findRows, [...values, query.size, before])
+    // A page that is not full is the last one, and counts itself.
+    const isLast = rows.length < query.size && (rows.length > 0 || before === 0)
+    const [counted] = isLast
+      ? [{ total: before + rows.length }]
+      : await manager.query<{ total: number }[]>(count, [...values])
     const stages = await manager.query<{ stage: string; jobs: number; withOff: number }[]>(
       'SELECT stage, COUNT(*) AS jobs, SUM(off > 0) AS withOff FROM job WHERE archived = 0 GROUP BY stage',
     )
