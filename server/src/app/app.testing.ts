@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import type { Person } from '@hestian/core'
 import type { App, AppOptions } from './app'
 import { cookieName } from '../people/gate'
+import { demoJobs } from '../../../demo/src/index'
 import { buildApp } from './app'
 
 export const lead: Person = {
@@ -91,6 +92,22 @@ export class Bench {
 
   newJob = (id = 'job-one', name = 'A house') =>
     this.send('POST', '/jobs', { id, name, address: '', practice: 'uk-ireland', by: 'lead' })
+
+  /** A demo job with a test of its gas pipe under way. */
+  async runningTest(): Promise<void> {
+    await this.send('POST', '/import', demoJobs()['kestrel-weir'])
+    const { status } = await this.send('POST', '/jobs/kestrel-weir/tests', {
+      ...this.act(),
+      testId: 'test-running',
+      how: {
+        ...{ reading: 'typed', kind: 'digital', resolution_Pa: 10, instrument: 'gauge 4' },
+        from_ms: Date.UTC(2026, 10, 24),
+      },
+      prepared: ['meter', 'boiler', 'range', 'cabinet'],
+      off: [{ name: 'Galley range', state: 'disconnected', because: 'test' }],
+    })
+    expect(status).toBe(201)
+  }
 
   /** A record as a hand on site makes it. */
   reading = (id: string, si = 1) => ({

@@ -95,18 +95,7 @@ test('it is the owner’s alone, wants a reason, and is done once however often 
 })
 
 test('a job whose test runs is not deleted', async () => {
-  await bench.send('POST', '/import', demoJobs()['kestrel-weir'] as JobFile)
-  const begun = await bench.send('POST', '/jobs/kestrel-weir/tests', {
-    ...bench.act(),
-    testId: 'test-running',
-    how: {
-      ...{ reading: 'typed', kind: 'digital', resolution_Pa: 10, instrument: 'gauge 4' },
-      from_ms: Date.UTC(2026, 10, 24),
-    },
-    prepared: ['meter', 'boiler', 'range', 'cabinet'],
-    off: [{ name: 'Galley range', state: 'disconnected', because: 'test' }],
-  })
-  expect(begun.status).toBe(201)
+  await bench.runningTest()
   const answer = await bench.send('POST', '/jobs/kestrel-weir/delete', {
     ...bench.act(),
     reason: 'entered twice',

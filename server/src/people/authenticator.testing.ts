@@ -15,6 +15,8 @@ export class Authenticator {
   readonly id = randomBytes(16)
   /** Whether it saw who holds it: by finger, face or number. */
   saw = true
+  /** Whether it counts how often it was used; one whose keys go from device to device does not. */
+  counts = true
   private readonly keys = generateKeyPairSync('ec', { namedCurve: 'P-256' })
   private count = 0
 
@@ -61,7 +63,7 @@ export class Authenticator {
   /** Whose server, what was seen (somebody there; them), how often it was used. */
   private data(more: number): Buffer {
     const counter = Buffer.alloc(4)
-    counter.writeUInt32BE(++this.count)
+    counter.writeUInt32BE(this.counts ? ++this.count : 0)
     const flags = 0x01 | (this.saw ? 0x04 : 0) | more
     return Buffer.concat([sha256(this.server), Buffer.from([flags]), counter])
   }

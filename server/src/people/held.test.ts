@@ -233,18 +233,7 @@ test('what stands nowhere is not said to be erased', async () => {
 })
 
 test('while a test of the job runs nothing is erased from it, and that is said beforehand', async () => {
-  await bench.send('POST', '/import', demoJobs()['kestrel-weir'] as JobFile)
-  const begun = await bench.send('POST', '/jobs/kestrel-weir/tests', {
-    ...bench.act(),
-    testId: 'test-running',
-    how: {
-      ...{ reading: 'typed', kind: 'digital', resolution_Pa: 10, instrument: 'gauge 4' },
-      from_ms: Date.UTC(2026, 10, 24),
-    },
-    prepared: ['meter', 'boiler', 'range', 'cabinet'],
-    off: [],
-  })
-  expect(begun.status).toBe(201)
+  await bench.runningTest()
   const words = 'Kestrel Weir'
   expect((await held(words)).jobs[0]?.testRuns).toBe(true)
   const asked = { ...bench.act(), words, place: true, photographs: false, reason: 'asked to be' }

@@ -107,6 +107,16 @@ test('an answer opens once, in time, to this page, from a device that saw who ho
   expect((await comesIn(key)).status).toBe(200)
 })
 
+test('what was overheard opens nothing, also of a device that does not count its uses', async () => {
+  const key = device()
+  key.counts = false
+  await made(key)
+  const response = key.signIn({ challenge: await asked() })
+  expect((await post('/session/passkey', { response })).status).toBe(200)
+  expect(await post('/session/passkey', { response })).toMatchObject({ status: 403, cookie: '' })
+  expect((await comesIn(key)).status).toBe(200)
+})
+
 test('another device with the same name of key, or what was asked of somebody else, opens nothing', async () => {
   const key = await made()
   const forged = device()
