@@ -62,23 +62,28 @@ counts.failed += unit ? unit.numFailedTests + unit.numRuntimeErrorTestSuites : 1
 if (!unitOk && unit && unit.numFailedTests + unit.numRuntimeErrorTestSuites === 0) counts.failed++
 
 /** Half of the journeys on a demo of its own, beside the other half: a journey mostly waits. */
-const journeysOf = (half) =>
+const journeysOf = (half, number) =>
   new Promise((done) => {
     const file = join(results, `journeys-${half}.json`)
     const data = join(results, `journey-data-${half}`)
     rmSync(file, { force: true })
     rmSync(data, { recursive: true, force: true })
-    say(`journeys in the browser, half ${half} of 2 …`)
+    say(`journeys in the browser, ${half} half …`)
     const child = spawn(
       process.execPath,
       [
         bin('@playwright/test/cli.js'),
-        ...['test', '--config', 'e2e/playwright.config.ts', `--shard=${half}/2`],
+        ...['test', '--config', 'e2e/playwright.config.ts', `--project=${half}`],
       ],
       {
         cwd: root,
         stdio: 'inherit',
-        env: { ...process.env, E2E_DATA: data, E2E_PORT: `${4280 + 10 * half}`, E2E_RESULTS: file },
+        env: {
+          ...process.env,
+          E2E_DATA: data,
+          E2E_PORT: `${4280 + 10 * number}`,
+          E2E_RESULTS: file,
+        },
       },
     )
     child.on('close', (code) => {
@@ -90,7 +95,10 @@ const journeysOf = (half) =>
     })
   })
 // Everything was built above: two demos find it built.
-const flaky = (await Promise.all([journeysOf(1), journeysOf(2)])).reduce((sum, one) => sum + one, 0)
+const flaky = (await Promise.all([journeysOf('first', 1), journeysOf('second', 2)])).reduce(
+  (sum, one) => sum + one,
+  0,
+)
 
 if (flaky > 0) say(`${flaky} journeys passed only when tried again: see above which.`)
 console.log(`${counts.passed} passed, ${counts.failed} failed`)

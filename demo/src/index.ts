@@ -98,7 +98,9 @@ function saltbush(): History {
         'combustion-high': { o2: '5.2 %', co: '38 ppm' },
       },
     })
-    .tickUntil('back-on', {})
+    .tickUntil('back-on', {
+      'flame-work': { text: 'Three joints above the heater, the last flame out at 10:20' },
+    })
     .left({
       seals: '',
       settings: 'Thermostat from the factory’s mark to 60 °C; nothing else',

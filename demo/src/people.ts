@@ -1,5 +1,5 @@
 import type { HeldTicket, Person, Ticket } from '@hestian/core'
-import { practiceNames } from '@hestian/core'
+import { practiceNames, tickets } from '@hestian/core'
 
 /** An invented register: one number in each place the firm works in. */
 const held = (letters: string, until: string | null, ...kinds: Ticket[]): HeldTicket[] =>
@@ -10,7 +10,7 @@ const held = (letters: string, until: string | null, ...kinds: Ticket[]): HeldTi
     })),
   )
 
-const all: readonly Ticket[] = ['gas', 'gas-boiler', 'gas-heater', 'unvented', 'electrical']
+const all: readonly Ticket[] = [...tickets]
 
 /** Invented people of an invented firm, with their tickets. */
 export const firm: readonly (Pick<Person, 'id' | 'name' | 'role'> & {

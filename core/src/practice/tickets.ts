@@ -3,10 +3,21 @@ import type { UnitName } from '../units/units'
 import type { PracticeName } from './practiceNames'
 
 /**
- * What a person may sign. Gas goes by what it burns in: pipework and its tests, boilers, water heaters. Which step needs which is a rule
- * of the practice; that a firm's people hold tickets by such classes is common practice, no source.
+ * What a person may sign. Gas goes by what it burns in: pipework and its tests, boilers, water
+ * heaters. Which step needs which is a rule of the practice; that a firm's people hold tickets by
+ * such classes is common practice, no source. Soldering and brazing want a firm's or an insurer's
+ * leave, and a preventer with a relief port a tester of its own, in more places than not (as
+ * remembered; local rules say).
  */
-export const tickets = ['gas', 'gas-boiler', 'gas-heater', 'unvented', 'electrical'] as const
+export const tickets = [
+  'gas',
+  'gas-boiler',
+  'gas-heater',
+  'unvented',
+  'electrical',
+  'flame',
+  'backflow',
+] as const
 export type Ticket = (typeof tickets)[number]
 
 export const ticketWords: Readonly<Record<Ticket, string>> = {
@@ -15,6 +26,8 @@ export const ticketWords: Readonly<Record<Ticket, string>> = {
   'gas-heater': 'gas ticket for water heaters',
   unvented: 'unvented hot water ticket',
   electrical: 'electrical ticket',
+  flame: 'flame work ticket',
+  backflow: 'backflow testing ticket',
 }
 
 /** A ticket as its paper says it. */

@@ -5,6 +5,7 @@ import { sources } from '../answer/sources'
 import type { JobDocument } from '../job/document'
 import type { JobRecord, RecordBody } from '../job/records'
 import type { Person } from '../practice/tickets'
+import { tickets } from '../practice/tickets'
 import type { Guard, Step } from '../sequences/step'
 import type { Judgement } from './judge'
 import { judge } from './judge'
@@ -19,7 +20,7 @@ export const lead: Person = {
   id: 'lead',
   name: 'Lead',
   role: '',
-  tickets: ['gas', 'gas-boiler', 'gas-heater', 'unvented', 'electrical'],
+  tickets: [...tickets],
 }
 export const apprentice: Person = { id: 'app', name: 'Apprentice', role: '', tickets: [] }
 

@@ -3,6 +3,7 @@ import type { BodyOf, RecordBody } from '../job/records'
 import type { Person, Ticket } from '../practice/tickets'
 import { may, mayNotSays } from '../practice/permissions'
 import { lacking, lackingSays } from '../practice/tickets'
+import type { TickItem } from '../work/tickItems'
 import type { Judgement } from './judge'
 import { confirmationId, leftId, leftOf } from '../sequences/state'
 import type { DangerState, GuardState, JudgedSequence, JudgedStep, StepState } from './judgeSteps'
@@ -259,6 +260,9 @@ export interface Ticking {
   readonly reading?: { readonly si: number; readonly typed: string }
 }
 
+const ticketFor = (item: TickItem, answer: Ticking['answer']) =>
+  answer === 'not-here' && item.anyoneSaysNotHere ? undefined : item.ticket
+
 /** Ticks an item of the work list: what it asks is given, and the person holds its ticket. Ticked again, the later one counts. */
 export function tickItem(
   judgement: Pick<Judgement, 'items'>,
@@ -269,7 +273,7 @@ export function tickItem(
   const judged = judgement.items.find((one) => one.item.id === itemId)
   if (!judged) return refuse('no-such-step', 'That is not on this work list.')
   const { item } = judged
-  const ticket = withoutTicket(person, item.ticket, 'this needs one to be ticked.')
+  const ticket = withoutTicket(person, ticketFor(item, answer), 'this needs one to be ticked.')
   if (ticket) return ticket
   if (answer === 'not-here') {
     if (item.always) return refuse('reading-missing', 'This is always called for.')

@@ -18,7 +18,7 @@ import { inWords } from '../job/questions'
 import { practices } from '../practice/practices'
 
 /** Raised when a summary says something else of the same job: stored ones are then made again. */
-export const summaryVersion = 6
+export const summaryVersion = 7
 
 export interface Summary {
   readonly id: string

@@ -116,6 +116,21 @@ describe('the work list', () => {
       bodies: [{ kind: 'ticked', item: 'water-test', ...plain, ...reading }],
     })
   })
+  test('joints made with a flame want their ticket; that there were none, anyone says', () => {
+    const text = 'plant room, 14:10'
+    expect(tickItem({ items }, 'flame-work', holder('gas'), { ...plain, text })).toMatchObject({
+      ok: false,
+      code: 'ticket-missing',
+      says: expect.stringContaining('flame work'),
+    })
+    expect(tickItem({ items }, 'flame-work', holder('flame'), { ...plain, text })).toMatchObject({
+      ok: true,
+    })
+    const none = { ...plain, answer: 'not-here' as const, because: 'all pressed' }
+    expect(tickItem({ items }, 'flame-work', holder(), none)).toMatchObject({ ok: true })
+    // Where only doing it tells, passing it over wants the ticket too.
+    expect(tickItem({ items }, 'dead', holder(), none)).toMatchObject({ ok: false })
+  })
   test('wants a few words where it asks for them', () => {
     const leak = judged(change(hut, { 'work.kinds': ['leak-made-safe'] }))
     expect(tickItem(leak, 'leak-found', holder('gas'), plain)).toMatchObject({ ok: false })

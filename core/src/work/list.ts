@@ -39,6 +39,7 @@ export function workItems(
       (item) =>
         item.group === group &&
         wanted.has(item.id) &&
+        (item.asked === undefined || item.asked(document) || ticked.includes(item.id)) &&
         (item.parts === undefined || (part !== undefined && item.parts.includes(part))),
     ),
   )

@@ -1,3 +1,4 @@
+import type { JobDocument } from '../job/document'
 import type { ExchangedPart } from '../job/workDocument'
 import type { Ticket } from '../practice/tickets'
 import type { Measure } from '../units/measure'
@@ -20,6 +21,10 @@ export interface TickItem {
   readonly parts?: readonly ExchangedPart[]
   /** It cannot be passed over with a reason. */
   readonly always?: true
+  /** Only where the installation has what it is about. */
+  readonly asked?: (document: JobDocument) => boolean
+  /** That it is not called for is seen by anyone; its ticket is for doing it. */
+  readonly anyoneSaysNotHere?: true
   /** Asked on lists of before, and a step of a sequence now: shown where it was ticked. */
   readonly before?: true
 }
@@ -124,6 +129,15 @@ export const tickItems = [
     why: 'Every press recounted, every union tightened: what is not in the list is what leaks.',
   },
   {
+    id: 'flame-work',
+    group: 'work',
+    says: 'Joints made with a flame: cleared round them, water at hand, the last one two hours before leaving',
+    why: 'What smoulders shows after hours. How long somebody watches, and whose leave it wants, the insurer and the site say; joints pressed, pushed or threaded want none.',
+    text: 'Where, and when the last flame was out',
+    ticket: 'flame',
+    anyoneSaysNotHere: true,
+  },
+  {
     id: 'repaired',
     group: 'work',
     says: 'What leaked is repaired or renewed',
@@ -137,6 +151,15 @@ export const tickItems = [
     says: 'Pipes tested with water, the weakest part taken into account',
     why: 'Never above the weakest part in the section. Start, end, time and temperature.',
     reading: { label: 'Held at', measure: 'water-pressure' },
+  },
+  {
+    id: 'backflow-tested',
+    group: 'test',
+    says: 'The backflow preventer of the make-up tested as fitted: each check, and the port that opens',
+    why: 'What was in the circuit stays out of the glass only while both checks hold. Who may test it, how often and on which form, the water company says.',
+    text: 'What each check held, when the port opened, number of the report',
+    ticket: 'backflow',
+    asked: ({ heating, water }) => heating !== null && water.makeUp.device === 'backflow-preventer',
   },
   {
     id: 'retest',

@@ -112,6 +112,31 @@ describe('the work list', () => {
     const both = items('boiler-exchanged', 'stored-hot-water')
     expect(new Set(both).size).toBe(both.length)
   })
+  test('asks for the test of a backflow preventer where one feeds the circuit, and only there', () => {
+    const asked = (device: 'backflow-preventer' | 'double-check' | null, kind = 'heating-new') => {
+      const job = withKinds(kind as 'heating-new')
+      return workItems({
+        ...job,
+        water: { ...job.water, makeUp: { ...job.water.makeUp, device } },
+      }).some(({ id }) => id === 'backflow-tested')
+    }
+    expect(asked('backflow-preventer')).toBe(true)
+    expect(asked('double-check')).toBe(false)
+    expect(asked(null)).toBe(false)
+    // Without a circuit there is nothing it feeds.
+    expect(asked('backflow-preventer', 'stored-hot-water')).toBe(false)
+  })
+  test('asks for flame work wherever pipes are joined', () => {
+    const joined = workKinds.filter((kind) => items(kind).includes('flame-work'))
+    expect(joined).toEqual([
+      'heating-new',
+      'boiler-exchanged',
+      'stored-hot-water',
+      'storage-heater-exchanged',
+      'instantaneous-heater',
+      'pipework-restored',
+    ])
+  })
   test('shows what was ticked on a list of before, and nothing of it where it was not', () => {
     const ticked: JobRecord = {
       ...{ id: 'one-0001', at: '2026-11-20T10:00:00Z', by: 'a' },

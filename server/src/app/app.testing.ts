@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Person } from '@hestian/core'
+import { tickets } from '@hestian/core'
 import type { App, AppOptions } from './app'
 import { cookieName } from '../people/gate'
 import { demoJobs } from '../../../demo/src/index'
@@ -11,7 +12,7 @@ export const lead: Person = {
   id: 'lead',
   name: 'Lead Person',
   role: 'owner',
-  tickets: ['gas', 'gas-boiler', 'gas-heater', 'unvented', 'electrical'],
+  tickets: [...tickets],
 }
 
 const cookies = new WeakMap<App, Map<string, string>>()

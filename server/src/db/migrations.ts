@@ -2,6 +2,7 @@ import { Barometer1790500000000 } from './barometer'
 import { BoardAndEvidence1790100000000 } from './boardAndEvidence'
 import { Instruments1790400000000 } from './instruments'
 import { BoardIndexes1790900000000 } from './boardIndexes'
+import { BoardOrders1791000000000 } from './boardOrders'
 import { FirstTables1790000000000 } from './firstTables'
 import { TheLog1790700000000 } from './theLog'
 import { WhatTheWorkIs1790300000000 } from './whatTheWorkIs'
@@ -21,4 +22,5 @@ export const migrations = [
   TheLog1790700000000,
   Passkeys1790800000000,
   BoardIndexes1790900000000,
+  BoardOrders1791000000000,
 ]

@@ -12,6 +12,12 @@ const orders: Readonly<Record<BoardQuery['sort'], string>> = {
   waiting: 'stops DESC, off DESC, fixes DESC, changedAt ASC',
 }
 
+/** Indexes that keep the whole board in an order, with what is searched beside it. */
+const kept: Readonly<Partial<Record<BoardQuery['sort'], string>>> = {
+  changed: 'job_changed',
+  name: 'job_name',
+}
+
 type Listed = Omit<
   JobRow,
   | 'draft'
@@ -61,8 +67,8 @@ export function boardQueries({ find, stage, archived, sort }: BoardQuery): Asked
     ...words.map(() => `searchable LIKE ? ESCAPE '\\'`),
     ...(stage === 'all' ? [] : ['stage = ?']),
   ].join(' AND ')
-  const isInOrder = words.length === 0 && stage === 'all' && (sort === 'changed' || sort === 'name')
-  const from = isInOrder ? 'job' : 'job INDEXED BY job_board'
+  const inOrder = stage === 'all' ? kept[sort] : undefined
+  const from = `job INDEXED BY ${inOrder ?? 'job_board'}`
   const order = `${orders[sort]}, id`
   return {
     rows: `SELECT ${columns} FROM job JOIN (SELECT rowid AS at FROM ${from} WHERE ${where} ORDER BY ${order} LIMIT ? OFFSET ?) AS found ON job.rowid = found.at ORDER BY ${order}`,
@@ -85,11 +91,6 @@ export async function readBoard(
   return db.read(async (manager) => {
     const before = (query.page - 1) * query.size
     const rows = await manager.query<Listed[]>(findRows, [...values, query.size, before])
-    // A page that is not full is the last one, and counts itself.
-    const isLast = rows.length < query.size && (rows.length > 0 || before === 0)
-    const [counted] = isLast
-      ? [{ total: before + rows.length }]
-      : await manager.query<{ total: number }[]>(count, [...values])
     const stages = await manager.query<{ stage: string; jobs: number; withOff: number }[]>(
       'SELECT stage, COUNT(*) AS jobs, SUM(off > 0) AS withOff FROM job WHERE archived = 0 GROUP BY stage',
     )
@@ -97,15 +98,24 @@ export async function readBoard(
       'SELECT COUNT(*) AS archived FROM job WHERE archived = 1',
     )
     const sum = (key: 'jobs' | 'withOff') => stages.reduce((all, row) => all + row[key], 0)
+    const byStage = Object.fromEntries(stages.map((row) => [row.stage, row.jobs]))
+    const countAll = async (): Promise<number> => {
+      // A page that is not full is the last one, and counts itself; what nobody narrows is counted already.
+      if (rows.length < query.size && (rows.length > 0 || before === 0)) return before + rows.length
+      if (query.find.trim() === '' && query.archived === 'no')
+        return query.stage === 'all' ? sum('jobs') : (byStage[query.stage] ?? 0)
+      const [counted] = await manager.query<{ total: number }[]>(count, [...values])
+      return counted?.total ?? 0
+    }
     return {
       rows: rows.map(rowOf),
-      total: counted?.total ?? 0,
+      total: await countAll(),
       page: query.page,
       size: query.size,
       jobs: sum('jobs'),
       withOff: sum('withOff'),
       archived: put?.archived ?? 0,
-      byStage: Object.fromEntries(stages.map((row) => [row.stage, row.jobs])),
+      byStage,
       free_bytes: free_bytes ?? null,
       lowSpace: free_bytes !== undefined && free_bytes < lowSpace_bytes,
     }

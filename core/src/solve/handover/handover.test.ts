@@ -245,6 +245,12 @@ describe('the lists of the pack', () => {
     const plan = servicePlan(new Site(told()).solution(), show)
     expect(plan.find(({ what }) => what.startsWith('Charge'))?.against).toMatch(/bar$/)
     expect(plan.filter(({ who }) => who === 'householder')).toHaveLength(2)
+    const preventer = told()
+    preventer.water.makeUp.device = 'backflow-preventer'
+    expect(servicePlan(new Site(preventer).solution(), show).map(({ what }) => what)).toContain(
+      'Backflow preventer of the make-up tested by whoever the water company accepts for it',
+    )
+    expect(plan.some(({ what }) => what.startsWith('Backflow'))).toBe(false)
     for (const job of Object.values(jobs))
       for (const { what, source } of servicePlan(new Site(job).solution(), show))
         expect(`${what} ${source.says}`).not.toMatch(/[{}]|undefined|NaN/)

@@ -64,6 +64,17 @@ const ofBurning = (names: readonly string[]): readonly ServiceItem[] => [
   },
 ]
 
+const preventerTested: ServiceItem = {
+  what: 'Backflow preventer of the make-up tested by whoever the water company accepts for it',
+  months: 12,
+  against: 'the report of its first test',
+  who: 'engineer',
+  source: {
+    basis: 'common-practice',
+    says: 'Common practice: once a year, as remembered; the water company’s rules say how often',
+  },
+}
+
 function ofHeating({ document, vessel }: Solution, show: Show): readonly ServiceItem[] {
   const v = answerOf(vessel)
   if (!document.heating) return []
@@ -96,6 +107,7 @@ function ofHeating({ document, vessel }: Solution, show: Show): readonly Service
       who: 'engineer',
       source: usual,
     },
+    ...(document.water.makeUp.device === 'backflow-preventer' ? [preventerTested] : []),
   ]
 }
 
