@@ -5,6 +5,7 @@ import { flippedBytes } from './flips'
 import { mutatedDocuments } from './documents'
 import { damagedDatabase, twoServers } from './folders'
 import { manyGauges } from './gauges'
+import { officeOnAFullDisk } from './officeDisk'
 import { kills } from './kills'
 import { killedRestores } from './restores'
 import { fuzzedRequests } from './requests'
@@ -24,6 +25,7 @@ const times = (full: number): number => Math.max(1, Math.round(full * scale))
 const trials: Readonly<Record<string, Trial>> = {
   servers: twoServers,
   disk: fullDisk,
+  office: officeOnAFullDisk,
   damage: damagedDatabase(times(40)),
   kill: kills(times(120)),
   backups: killedBackups(times(30)),
