@@ -14,7 +14,10 @@ const coreAlone = pattern(
   'core imports its own files and zod',
 )
 
-/** Core's floors, lowest first: see ../shared/design or CONTRIBUTING.md. A floor imports those below it and itself. */
+/**
+ * Core's floors, lowest first: see ../shared/design or CONTRIBUTING.md. A floor imports those below
+ * it and itself.
+ */
 const floors = [
   ['units'],
   ['answer'],
@@ -25,7 +28,10 @@ const floors = [
   ['solve'],
   ['contract'],
 ]
-/** Sideways on the floor of subjects: another subject's answer and nothing else; sheets know nothing of what stands beside them. */
+/**
+ * Sideways on the floor of subjects: another subject's answer and nothing else; sheets know nothing
+ * of what stands beside them.
+ */
 const sideways = {
   sheets: [
     pattern('^\\.\\./(?!\\.)[^/]+/(?!answer$)', 'of another sheet only its answer.ts'),
@@ -44,7 +50,8 @@ const layers = floors.flatMap((floor, i) => {
         ? [pattern(`^[./]+/(${above.join('|')})/`, `${folder} imports only floors below it`)]
         : []),
     ]
-    // What lies in the folder of the sheets itself is shared by them; sideways holds inside a sheet.
+    // What lies in the folder of the sheets itself is shared by them; sideways holds inside a
+    // sheet.
     return [
       forbid([`core/src/${folder}/**/*.ts`], ...own),
       ...(sideways[folder]
@@ -77,7 +84,10 @@ const webAlone = pattern(
   '^@hestian/(?!core)|/(server|stand-ins)/',
   'web knows the server through core/src/contract alone',
 )
-/** Folders of web that hold pages; the others (ui, job, network, work, sync, api, shell) are for all of them. */
+/**
+ * Folders of web that hold pages; the others (ui, job, network, work, sync, api, shell) are for all
+ * of them.
+ */
 const pageFolders = [
   'bench',
   'circuit',
@@ -210,7 +220,8 @@ export default tseslint.config(
     rules: { 'no-restricted-syntax': ['error', noPracticeName] },
   },
   // How long and how branched a function may be. What was there before stands in eslint-suppressions.json, counted by file: a new one
-  // fails, and one that was mended must be struck from the list. A page's component is a list of its parts and may be longer.
+  // fails, and one that was mended must be struck from the list. A page's component is a list of
+  // its parts and may be longer.
   {
     files: ['{core,server,scripts,stand-ins,demo}/**/*.ts', 'web/**/*.ts'],
     ignores: ['**/*.test.*', '**/*.testing.*', 'scripts/tests/**'],

@@ -46,7 +46,8 @@ const fullest = [
   ...['work', 'exchange', 'list', 'handover'].map((sheet) => `/jobs/thornfield-scout-hut/${sheet}`),
 ]
 
-// Every sheet is seen in both themes and at both sizes, and the fullest ones the other two ways round.
+// Every sheet is seen in both themes and at both sizes, and the fullest ones the other two ways
+// round.
 for (const theme of ['paper', 'cellar']) {
   for (const [name, size] of [
     ['desk', { width: 1280, height: 800 }],

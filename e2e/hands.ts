@@ -10,8 +10,9 @@ export const handsNow = (): Hands => now
 type Done = Pick<Locator, 'click' | 'fill' | 'check' | 'press' | 'setInputFiles'>
 
 /**
- * Does something with the keyboard alone, or by touch alone: every press, tick and typed text of the journey goes that way meanwhile.
- * With the keyboard one comes to a thing by Tab, and inside a list or a group by its arrows; what cannot be reached so fails.
+ * Does something with the keyboard alone, or by touch alone: every press, tick and typed text of
+ * the journey goes that way meanwhile. With the keyboard one comes to a thing by Tab, and inside a
+ * list or a group by its arrows; what cannot be reached so fails.
  */
 export async function workWith(page: Page, hands: Hands, work: () => Promise<void>): Promise<void> {
   if (hands === 'mouse') return work()
@@ -122,7 +123,8 @@ function nextKey(thing: Element, isFirst: boolean): Next | undefined {
   if (from < 0 || at < 0) return { key: 'Tab', times: 1 }
   return {
     key: at > from ? 'Tab' : 'Shift+Tab',
-    // A group is one stop: what is counted is more than is pressed. One that went too far looks again sooner.
+    // A group is one stop: what is counted is more than is pressed. One that went too far looks
+    // again sooner.
     times: isFirst ? Math.abs(at - from) : Math.max(1, Math.floor((Math.abs(at - from) * 2) / 3)),
   }
 }

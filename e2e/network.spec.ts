@@ -141,7 +141,8 @@ test('a water feed is pasted, opened, sent round and filled, on a phone too', as
     page.getByLabel('Margin notes').getByText(/What lagging the secondary return gets/),
   ).toBeHidden()
 
-  // The working of the loop's flow opens, the drawing and the table save, and it is all there after a reload on a phone.
+  // The working of the loop's flow opens, the drawing and the table save, and it is all there after
+  // a reload on a phone.
   await page
     .getByRole('button', { name: /L\/min/ })
     .filter({ hasText: /^[\d.]+\sL\/min$/ })

@@ -15,11 +15,13 @@ const first = [
 const filesOf = (names: string[]): string[] => names.map((name) => `${name}.spec.ts`)
 const results = process.env.E2E_RESULTS ?? '../test-results/journeys.json'
 
-/** Journeys run one after the other on one demo, in Debian's Chromium, with a gauge that runs twenty
+/**
+ * Journeys run one after the other on one demo, in Debian's Chromium, with a gauge that runs twenty
  * times faster than life. One that fails is tried once more, and said to be unsteady if it then
- * passes: a machine that does other things meanwhile is slow, not wrong. For the same reason what is
- * looked for may take its time (a shared machine was seen to stand still for ten seconds); how quick
- * a page is, the bench measures. */
+ * passes: a machine that does other things meanwhile is slow, not wrong. For the same reason what
+ * is looked for may take its time (a shared machine was seen to stand still for ten seconds); how
+ * quick a page is, the bench measures.
+ */
 export default defineConfig({
   testDir: '.',
   fullyParallel: false,
@@ -37,9 +39,11 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
     actionTimeout: 30_000,
-    // A picture of every press takes longer than many presses: asked for when one looks into a failure.
+    // A picture of every press takes longer than many presses: asked for when one looks into a
+    // failure.
     trace: process.env.E2E_TRACE === '1' ? 'retain-on-failure' : 'off',
-    // A worker between page and server would answer what a journey holds up on purpose; e2e/kept.spec.ts lets it in.
+    // A worker between page and server would answer what a journey holds up on purpose;
+    // e2e/kept.spec.ts lets it in.
     serviceWorkers: 'block',
     launchOptions: {
       executablePath: '/usr/bin/chromium',

@@ -8,7 +8,10 @@ import { choose, enter, goTo, look, newJob, saved, workAs } from './site'
 
 const here = fileURLToPath(new URL('.', import.meta.url))
 
-/** Brings a demo job in again under another id and name, so that what is changed here is nobody else's. */
+/**
+ * Brings a demo job in again under another id and name, so that what is changed here is nobody
+ * else's.
+ */
 async function copyOf(page: Page, job: string, as: string): Promise<void> {
   const file = JSON.parse(readFileSync(join(here, '../demo/jobs', `${job}.json`), 'utf8')) as {
     document: { site: { name: string } }
@@ -85,7 +88,8 @@ test('a rung is moved by pointer and by key, and everything follows; a fault is 
   await page.keyboard.press('ArrowUp')
   await expect(heading).toContainText('filled to 1.40 bar')
   await expect(page.getByRole('button', { name: /^Cold fill set by hand 1\.40/ })).toBeVisible()
-  // By pointer: while it is held the answer follows; let go, it is stored; a relief only stands at settings that are sold.
+  // By pointer: while it is held the answer follows; let go, it is stored; a relief only stands at
+  // settings that are sold.
   const relief = page.getByRole('slider', { name: /^relief lifts/ })
   const box = await relief.boundingBox()
   if (!box) throw new Error('no relief rung')
@@ -143,7 +147,8 @@ test('a store is protected from nothing, on a phone, with wrong figures on the w
   const heading = page.getByRole('heading', { level: 2 })
   // Nobody has entered a reducing valve, and none is invented: the main reaches the store as it is.
   await expect(heading).toContainText(/vessel on the cold feed, charged to 4\.40\sbar/)
-  // The usual relief of the practice is above what this store stands: stopped, with the fix at hand.
+  // The usual relief of the practice is above what this store stands: stopped, with the fix at
+  // hand.
   await expect(page.getByText(/is above what the Indirect cylinder stands/).first()).toBeVisible()
   const row = page.getByRole('button', {
     name: /^Temperature and pressure relief valve, set pressure/,

@@ -36,7 +36,8 @@ export const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\
 export async function choose(page: Page, label: string, option: string): Promise<void> {
   const opens = page.getByRole('button', { name: new RegExp(`${escaped(label)}$`) })
   const wanted = page.getByRole('option', { name: option, exact: true })
-  // What was just chosen may be drawn anew while the list opens, and shuts it: one presses again, as a person does.
+  // What was just chosen may be drawn anew while the list opens, and shuts it: one presses again,
+  // as a person does.
   await expect(async () => {
     if (!(await wanted.isVisible())) await opens.click({ timeout: 4000 })
     await wanted.click({ timeout: 4000 })
@@ -92,7 +93,10 @@ export async function tickAll(page: Page, reading: string, words: string): Promi
   }
 }
 
-/** What is read in a test by hand where all is well, by the name of the test: labels, and what is typed or chosen. */
+/**
+ * What is read in a test by hand where all is well, by the name of the test: labels, and what is
+ * typed or chosen.
+ */
 const wellRead: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   'Purge of the gas pipe': {
     'Meter and pipes hold': '9 L',
@@ -244,7 +248,10 @@ export const paper = (name: string) => ({
   buffer: Buffer.from(`%PDF-1.4\n% ${name}\n%%EOF\n`),
 })
 
-/** Begins a job of that name, leaves open what the work is, and stands on its site: everything is asked. */
+/**
+ * Begins a job of that name, leaves open what the work is, and stands on its site: everything is
+ * asked.
+ */
 export async function newJob(page: Page, name: string): Promise<void> {
   await page.goto('/')
   await workAs(page, 'Maren Oduya')

@@ -20,7 +20,10 @@ import {
 } from './site'
 import { textOfPdf } from './pdf'
 
-/** From a blank job to a signed pack, and into another place as a file. On a phone the margin with its notes is not shown. */
+/**
+ * From a blank job to a signed pack, and into another place as a file. On a phone the margin with
+ * its notes is not shown.
+ */
 export async function wholeJob(
   page: Page,
   { onPhone }: { readonly onPhone: boolean },
@@ -233,7 +236,8 @@ export async function wholeJob(
     tests: { 'Gas rate by the meter': { 'Gas that went through': '0.0458 m3', '^In,': '60 s' } },
   })
   expect(done).toBeGreaterThan(25)
-  // The four things taken off for the two tests are still on the strip until they are put back by name.
+  // The four things taken off for the two tests are still on the strip until they are put back by
+  // name.
   const off = page
     .getByText(/^(\d+) things? (is|are) off on site/)
     .or(page.getByText('Nothing is off on site'))

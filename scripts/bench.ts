@@ -47,7 +47,10 @@ import { waterEngine } from './peers/waterEngine'
 
 const frame_ms = 1000 / 60
 
-/** Runs something until it has run long enough to time, several times over: least, middle and most of a single run in ms. */
+/**
+ * Runs something until it has run long enough to time, several times over: least, middle and most
+ * of a single run in ms.
+ */
 function timed(work: () => void, warm = 20): { least: number; middle: number; most: number } {
   for (let i = 0; i < warm; i++) work()
   const runs = Array.from({ length: warm === 1 ? 7 : 15 }, () => {
@@ -129,7 +132,10 @@ const limit = (name: string, work: () => void, limit_ms: number) =>
   limit('the whole of kestrel-weir, solved', () => void solve(next()), 5)
 }
 
-/** A rung held and moved: the job solved and judged as it would be, and the ladder drawn again. A slider moved: the curve. */
+/**
+ * A rung held and moved: the job solved and judged as it would be, and the ladder drawn again. A
+ * slider moved: the curve.
+ */
 {
   const { document } = club
   const practice = practices[document.practice]
@@ -256,7 +262,9 @@ const chosen = (pipes: readonly PipeToSize[]) =>
   timed(() => {
     if (!chooseSizes(longer(pipes), conditions)) throw new Error('no sizes: nothing was measured')
   }, 3)
-/** With a trunk of 200 the usual half inch of water does not do at any size; two pounds of gas do. */
+/**
+ * With a trunk of 200 the usual half inch of water does not do at any size; two pounds of gas do.
+ */
 const roomy = (pipes: readonly PipeToSize[]): PipeToSize[] =>
   pipes.map((pipe) =>
     pipe.dropAllowed_Pa === undefined ? pipe : { ...pipe, dropAllowed_Pa: 2000 },
@@ -276,7 +284,10 @@ for (const count of [20, 60, 200])
     'a tenth of a second',
   )
 
-/** A tree of water pipes solved by ours and by a general-purpose network engine, in the same run. Both have the tree laid out and get other draws each time. */
+/**
+ * A tree of water pipes solved by ours and by a general-purpose network engine, in the same run.
+ * Both have the tree laid out and get other draws each time.
+ */
 const waterPipes = (count: number) =>
   Array.from({ length: count }, (_, i): WaterPipe => ({
     id: `${i}`,
@@ -341,7 +352,10 @@ for (const count of [50, 100, 200, 400])
     'half the size',
   )
 
-/** A gas tree after one load changed, by ours and as a sheet in a general-purpose spreadsheet engine. */
+/**
+ * A gas tree after one load changed, by ours and as a sheet in a general-purpose spreadsheet
+ * engine.
+ */
 for (const count of [60, 600]) {
   const sized: SizedPipe[] = Array.from({ length: count }, (_, i) => ({
     id: `${i}`,
@@ -375,7 +389,10 @@ for (const count of [60, 600]) {
   sheet.close()
 }
 
-/** A day of draws at 1 s steps on the rowing club's cylinder, by number of layers; against one second of a person's patience. */
+/**
+ * A day of draws at 1 s steps on the rowing club's cylinder, by number of layers; against one
+ * second of a person's patience.
+ */
 const heat = solve(club.document).heat
 if (heat.applies && heat.answer) {
   const [cylinder] = heat.answer.options
@@ -465,7 +482,9 @@ say(
   'a record on a job of none',
 )
 
-/** A gauge at 10 Hz while ten packs print: what requests wait, and how long the event loop is held. */
+/**
+ * A gauge at 10 Hz while ten packs print: what requests wait, and how long the event loop is held.
+ */
 const crowded = await manyGauges(1, 12).run(1)
 console.log(`one gauge at 10 Hz, records and ten packs: ${crowded.beside}`)
 

@@ -2,7 +2,9 @@ import { join } from 'node:path'
 import { build, context } from 'esbuild'
 import { root } from './setup.mjs'
 
-/** The server and its workers, each one file of plain JavaScript; packages stay where npm put them. */
+/**
+ * The server and its workers, each one file of plain JavaScript; packages stay where npm put them.
+ */
 const options = {
   absWorkingDir: root,
   entryPoints: { server: 'server/src/index.ts', worker: 'server/src/workers/worker.ts' },

@@ -78,7 +78,10 @@ export function listOfFindings(): string {
   ].join('\n')
 }
 
-/** How the layered store's answers settle as the layers grow in number, beside the closed forms that bound them. */
+/**
+ * How the layered store's answers settle as the layers grow in number, beside the closed forms that
+ * bound them.
+ */
 const usableFlows = [4, 8, 12, 16, 24]
 
 /** Share of a full store that comes out hot before it has fallen by 15 K, its heater off. */

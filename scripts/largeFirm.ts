@@ -8,8 +8,9 @@ import type { App } from '../server/src/app/app'
 import { buildApp } from '../server/src/app/app'
 import { sayLimit } from './limits'
 
-// A firm of many years on one machine: whole jobs of every kind the demo has, and rows of the board beside them, each with a design of its
-// own. Asked over HTTP as a page asks. Alone: npx tsx scripts/largeFirm.ts [jobs] [rows]
+// A firm of many years on one machine: whole jobs of every kind the demo has, and rows of the board
+// beside them, each with a design of its own. Asked over HTTP as a page asks. Alone: npx tsx
+// scripts/largeFirm.ts [jobs] [rows]
 
 const limit_ms = 100
 const files = Object.values(demoJobs()) as JobFile[]
@@ -83,7 +84,10 @@ async function saveOften(ask: Ask, { jobs, summaries }: App): Promise<void> {
   sayLimit('a whole job saved', took.slice(1), limit_ms)
 }
 
-/** Rows of jobs that were only begun, each with a design as large as one: written below the store, which would take an hour over it. */
+/**
+ * Rows of jobs that were only begun, each with a design as large as one: written below the store,
+ * which would take an hour over it.
+ */
 async function addRows(
   db: Awaited<ReturnType<typeof buildApp>>['db'],
   count: number,

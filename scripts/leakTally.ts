@@ -4,7 +4,10 @@ import { practiceLabels, practiceNames } from '@hestian/core'
 
 const share = (count: number, runs: number): string => ((100 * count) / runs).toFixed(1).padStart(6)
 
-/** Both verdicts of simulated tests, 2,000 a row: tight pipes, and pipes that leak 1.05 to 5 times what is permitted. Printed by `npm run bench`. */
+/**
+ * Both verdicts of simulated tests, 2,000 a row: tight pipes, and pipes that leak 1.05 to 5 times
+ * what is permitted. Printed by `npm run bench`.
+ */
 export function printLeakTally(runs = 2000, seed = 20_261_128): void {
   console.log(
     `Gas tightness over simulated runs, ${runs} a row, seed ${seed}: passed, failed, cannot tell, per cent`,

@@ -24,8 +24,10 @@ const shipped = [
 ]
 /** What may stand beside while building and testing, and never ships. */
 const beside = [...shipped, 'MPL-2.0', 'CC-BY-3.0', 'CC-BY-4.0']
-/** Tools for checks that say it otherwise, by name: the spreadsheet engine that sums are compared with (stricter),
- * and a part of the page auditor whose text is BSD-3-Clause. */
+/**
+ * Tools for checks that say it otherwise, by name: the spreadsheet engine that sums are compared
+ * with (stricter), and a part of the page auditor whose text is BSD-3-Clause.
+ */
 const named = { hyperformula: 'GPL-3.0-only', 'parse-cache-control': 'BSD' }
 
 const packages = (options) =>

@@ -10,7 +10,9 @@ function once_ms(): number {
   return (performance.now() - start) / (sum > 0 ? 100 : 1)
 }
 let kept: number | undefined
-/** A fixed piece of work: what this machine does in it today stands beside every absolute limit, ms. */
+/**
+ * A fixed piece of work: what this machine does in it today stands beside every absolute limit, ms.
+ */
 const calibration_ms = (): number => (kept ??= middleOf(Array.from({ length: 5 }, once_ms)))
 
 /** Prints the median of runs, ms, beside its limit. */

@@ -7,7 +7,10 @@ import { chromium } from '@playwright/test'
 import { signIn } from './hold/signIn'
 import { printLighthouse } from './lighthouse'
 
-/** What the built pages weigh and how a keystroke on the largest demo job feels: printed by `npm run bench`. */
+/**
+ * What the built pages weigh and how a keystroke on the largest demo job feels: printed by `npm run
+ * bench`.
+ */
 
 const dist = 'web/dist'
 const limits = { first_kB: 200, sheet_kB: 120, keystroke_ms: 50 }

@@ -1,5 +1,5 @@
-// Fastify names a plugin after its file and looks for it in every module that is loaded; a test runner answers each look slowly. Functions here
-// have their own names as plugins.
+// Fastify names a plugin after its file and looks for it in every module that is loaded; a test
+// runner answers each look slowly. Functions here have their own names as plugins.
 const displayName = Symbol.for('fastify.display-name')
 Object.defineProperty(Function.prototype, displayName, {
   configurable: true,

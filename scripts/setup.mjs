@@ -41,7 +41,10 @@ function apt(packages, why) {
     stop(`that failed. Try by hand: ${line}`)
 }
 
-/** npm's environment: Node's own headers where they are beside it, so that compiling fetches nothing. */
+/**
+ * npm's environment: Node's own headers where they are beside it, so that compiling fetches
+ * nothing.
+ */
 function npmEnv() {
   const prefix = resolve(process.execPath, '../..')
   return existsSync(join(prefix, 'include/node'))

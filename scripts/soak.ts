@@ -10,8 +10,9 @@ import { RunningServer } from './hold/runningServer'
 import { pause } from './hold/trial'
 
 /**
- * Fifty gauges at ten samples a second into fifty running tests, one of them looked at in a browser: `npm run soak -- MINUTES`. What was
- * lost or doubled, how long the page was busy at a stretch, and what its heap holds after a forced collection.
+ * Fifty gauges at ten samples a second into fifty running tests, one of them looked at in a
+ * browser: `npm run soak -- MINUTES`. What was lost or doubled, how long the page was busy at a
+ * stretch, and what its heap holds after a forced collection.
  */
 const count = 50
 const minutes = Number(process.argv[2] ?? 10)
@@ -76,7 +77,10 @@ interface Traced {
 /** For this long every task of the page is counted, s. */
 const counted_s = 20
 
-/** Every task of the page over a stretch: how many a second, and the most that a core worked at one, ms. */
+/**
+ * Every task of the page over a stretch: how many a second, and the most that a core worked at one,
+ * ms.
+ */
 async function countTasks(session: CDPSession) {
   const events: Traced[] = []
   session.on('Tracing.dataCollected', ({ value }) => events.push(...(value as unknown as Traced[])))

@@ -20,7 +20,10 @@ const run = (name, args, env = {}) => {
     }).status === 0
   )
 }
-/** A runner without counts of its own is one check. They run beside each other; each prints when it ends. */
+/**
+ * A runner without counts of its own is one check. They run beside each other; each prints when it
+ * ends.
+ */
 const check = (name, args) =>
   new Promise((done) => {
     say(`${name} …`)

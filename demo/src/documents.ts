@@ -197,7 +197,10 @@ const run = (
           },
   )
 
-/** A rowing club's boathouse: boiler, indirect cylinder, three zones, a galley and a drying cabinet. All figures invented. */
+/**
+ * A rowing club's boathouse: boiler, indirect cylinder, three zones, a galley and a drying cabinet.
+ * All figures invented.
+ */
 export function kestrelWeir(): JobDocument {
   const job = blankDocument({
     name: 'Kestrel Weir Rowing Club',
@@ -781,7 +784,10 @@ export function kestrelWeir(): JobDocument {
   return job
 }
 
-/** A bunkhouse at an observatory: propane, high and cold, a boiler and an instantaneous heater. All figures invented. */
+/**
+ * A bunkhouse at an observatory: propane, high and cold, a boiler and an instantaneous heater. All
+ * figures invented.
+ */
 export function juniperRidge(): JobDocument {
   const job = blankDocument({
     name: 'Juniper Ridge Observatory',
@@ -1191,7 +1197,10 @@ export function juniperRidge(): JobDocument {
   return job
 }
 
-/** A scout hut whose boiler relief weeps: one valve exchanged, its cause put right. All figures invented. */
+/**
+ * A scout hut whose boiler relief weeps: one valve exchanged, its cause put right. All figures
+ * invented.
+ */
 export function thornfieldScoutHut(): JobDocument {
   const job = blankDocument({
     name: 'Thornfield Scout Hut',
@@ -1253,7 +1262,10 @@ export function thornfieldScoutHut(): JobDocument {
   return job
 }
 
-/** A ferry kiosk with a flat above: a storage heater outdoors and a cooktop, no heating circuit. All figures invented. */
+/**
+ * A ferry kiosk with a flat above: a storage heater outdoors and a cooktop, no heating circuit. All
+ * figures invented.
+ */
 export function saltbushFerry(): JobDocument {
   const job = blankDocument({
     name: 'Saltbush Ferry Kiosk',

@@ -1,6 +1,8 @@
 import type { HandoverSaid } from '@hestian/core'
 
-/** What the invented households are told. Telephone numbers are of ranges that are given to nobody. */
+/**
+ * What the invented households are told. Telephone numbers are of ranges that are given to nobody.
+ */
 export const kestrelSaid: HandoverSaid = {
   shutOffs: {
     gas: 'in the meter box left of the boat doors: lever across the pipe',

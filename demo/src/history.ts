@@ -50,13 +50,19 @@ const instruments: Readonly<Record<string, string>> = {
   spillage: 'Smoke pen',
 }
 
-/** How steps are done: tests by hand as they are typed, by their id; readings by the id of their step, SI. */
+/**
+ * How steps are done: tests by hand as they are typed, by their id; readings by the id of their
+ * step, SI.
+ */
 interface Doing {
   readonly tests?: Readonly<Record<string, Readonly<Record<string, string>>>>
   readonly readings?: Readonly<Record<string, number>>
 }
 
-/** Writes a job's history by the same rules that the app holds people to, on a clock that only it moves. */
+/**
+ * Writes a job's history by the same rules that the app holds people to, on a clock that only it
+ * moves.
+ */
 export class History {
   private readonly records: JobRecord[] = []
   private readonly samples: Record<string, Sample[]> = {}
@@ -89,7 +95,10 @@ export class History {
     return record
   }
 
-  /** The survey's measured and read values as readings, and each value's record named in the document. */
+  /**
+   * The survey's measured and read values as readings, and each value's record named in the
+   * document.
+   */
   readings(by: Person): this {
     const show = showIn(this.solution().practice.units)
     for (const field of surveyFields) {
@@ -135,7 +144,10 @@ export class History {
     return this
   }
 
-  /** Walks the inspection: what the survey found, or sound; `special` says otherwise, with a snag where one is owed. */
+  /**
+   * Walks the inspection: what the survey found, or sound; `special` says otherwise, with a snag
+   * where one is owed.
+   */
   inspect(
     by: Person,
     special: Readonly<
@@ -190,7 +202,10 @@ export class History {
     return this
   }
 
-  /** A whole tightness run; `fall_Pa` over the test, on a pipe that settles and keeps its temperature. */
+  /**
+   * A whole tightness run; `fall_Pa` over the test, on a pipe that settles and keeps its
+   * temperature.
+   */
   tightness(run: { readonly fall_Pa: number; readonly repaired?: string }): this {
     const design = this.judgement().gasTests.find(({ id }) => id === 'tightness')?.test
     if (!design) throw new Error(`${this.id}: no test design`)
@@ -299,7 +314,10 @@ export class History {
     return this.later(12)
   }
 
-  /** Signs steps in their order until one of that id is next, putting back what each guard asks for; tests by hand as they are typed. */
+  /**
+   * Signs steps in their order until one of that id is next, putting back what each guard asks for;
+   * tests by hand as they are typed.
+   */
   stepsUntil(stepId: string | undefined, how: Doing = {}): this {
     for (let judgement = this.judgement(); ; judgement = this.judgement()) {
       const next = judgement.steps.find((one) => one.progress.state === 'now')
@@ -342,7 +360,10 @@ export class History {
     this.take(signStep(this.judgement(), step.id, lead, this.readingAt(step, readings[step.id])))
   }
 
-  /** As it was read; else what the design says, a little under it; where it says nothing, what is usual. */
+  /**
+   * As it was read; else what the design says, a little under it; where it says nothing, what is
+   * usual.
+   */
   private readingAt(
     { reading }: Step,
     read: number | undefined,

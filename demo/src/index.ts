@@ -7,7 +7,10 @@ import { people } from './people'
 
 const apprentice = people[2] as Person
 
-/** The demo jobs, made by the rules of the app from invented documents. The files in demo/jobs are these, written out. */
+/**
+ * The demo jobs, made by the rules of the app from invented documents. The files in demo/jobs are
+ * these, written out.
+ */
 export const demoJobs = (): Readonly<Record<string, JobFile>> =>
   structuredClone((made ??= makeJobs()))
 let made: Readonly<Record<string, JobFile>> | undefined

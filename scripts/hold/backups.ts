@@ -13,8 +13,9 @@ import { pause } from './trial'
 const by = 'maren-oduya'
 
 /**
- * The server is killed again and again while it makes a backup. What it acknowledged must be listed and be put back whole; what it lists
- * must be put back whole whoever saw it made; nothing of a half-made one may stay once the next was made.
+ * The server is killed again and again while it makes a backup. What it acknowledged must be listed
+ * and be put back whole; what it lists must be put back whole whoever saw it made; nothing of a
+ * half-made one may stay once the next was made.
  */
 export const killedBackups = (times: number): Trial => ({
   name: `${times} kill -9 while a backup is made`,

@@ -7,7 +7,10 @@ import type { Trial } from './trial'
 /** Longer than this for one document is counted as hung, ms. */
 const patience_ms = 2000
 
-/** Mutated documents, and the fullest that the schema allows, go through solve, judge, workings and summary. */
+/**
+ * Mutated documents, and the fullest that the schema allows, go through solve, judge, workings and
+ * summary.
+ */
 export const mutatedDocuments = (times: number): Trial => ({
   name: `${times} mutated documents`,
   run: async (seed) => {

@@ -20,8 +20,9 @@ interface Place {
 }
 
 /**
- * One byte after the other is changed in what is stored, past the server: in records, revisions, designs, readings, people, the log of
- * changes itself, photographs and papers. Each must be found, by name.
+ * One byte after the other is changed in what is stored, past the server: in records, revisions,
+ * designs, readings, people, the log of changes itself, photographs and papers. Each must be found,
+ * by name.
  */
 export const flippedBytes = (times: number): Trial => ({
   name: `${times} bytes flipped in what is stored, each found`,
@@ -88,7 +89,10 @@ async function fill(folder: string): Promise<void> {
   await http.close()
 }
 
-/** Columns whose every byte counts, by the kind of place; the name of a row is what tells it in a fault. */
+/**
+ * Columns whose every byte counts, by the kind of place; the name of a row is what tells it in a
+ * fault.
+ */
 const columns = [
   ['records', 'record', 'id', ['body', 'at', 'by', 'kind']],
   ['revisions', 'revision', 'letter', ['document', 'by', 'at']],

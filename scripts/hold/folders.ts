@@ -17,7 +17,10 @@ async function madeFolder(): Promise<string> {
   return folder
 }
 
-/** Bytes of the database are spoilt anywhere: the server leaves with a sentence, or works and answers everything with a status below 500. */
+/**
+ * Bytes of the database are spoilt anywhere: the server leaves with a sentence, or works and
+ * answers everything with a status below 500.
+ */
 export const damagedDatabase = (times: number): Trial => ({
   name: `${times} damaged databases`,
   run: async (seed) => {

@@ -72,7 +72,10 @@ export class Gauges {
   }
 }
 
-/** Many gauges stream at 10 Hz into running tests while records arrive, the board is read and packs print. */
+/**
+ * Many gauges stream at 10 Hz into running tests while records arrive, the board is read and packs
+ * print.
+ */
 export const manyGauges = (count: number, seconds: number, packs = 10): Trial => ({
   name: `${count} gauges at 10 Hz for ${seconds} s beside records and ${packs} packs`,
   run: async () => {

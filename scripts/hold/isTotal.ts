@@ -17,7 +17,10 @@ export function nonFinite(
   return undefined
 }
 
-/** What goes wrong when a document is solved, judged, worded, worked out and summed up; undefined where nothing does. */
+/**
+ * What goes wrong when a document is solved, judged, worded, worked out and summed up; undefined
+ * where nothing does.
+ */
 export function whatBreaks(document: JobDocument, file: JobFile): string | undefined {
   try {
     const solution = solve(document)

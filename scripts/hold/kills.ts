@@ -25,7 +25,10 @@ interface Acknowledged {
   saveNumber: number
 }
 
-/** The server is killed again and again while records, photographs, samples, drafts, signatures and packs are under way. */
+/**
+ * The server is killed again and again while records, photographs, samples, drafts, signatures and
+ * packs are under way.
+ */
 export const kills = (times: number): Trial => ({
   name: `${times} kill -9 over samples, records, photographs, drafts, signing and packs`,
   run: async (seed) => {
@@ -72,7 +75,8 @@ class Killing {
     await this.prepare()
     for (let i = 0; i < times; i++) {
       const working = this.work()
-      // Long enough for a signature and a photograph, which wait behind everything else, to be under way.
+      // Long enough for a signature and a photograph, which wait behind everything else, to be
+      // under way.
       await pause(300 + this.random() * 4200)
       await this.server.kill()
       await working

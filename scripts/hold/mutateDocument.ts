@@ -12,7 +12,9 @@ export function seeded(seed: number): () => number {
   }
 }
 
-/** Values at which formulas break: the limits of every measure, next to nothing, next to each other. */
+/**
+ * Values at which formulas break: the limits of every measure, next to nothing, next to each other.
+ */
 const edges: readonly number[] = [
   ...new Set(
     Object.values(ranges).flatMap(({ hard, usual, least = 0 }) => [...hard, ...usual, least]),
@@ -38,8 +40,9 @@ function slotsOf(value: unknown, found: Slot[] = []): Slot[] {
 }
 
 /**
- * A document with a few things changed as a hand, a file or a fault might change them: an edge put for a number, a value taken away, rows
- * doubled, dropped or turned round, words swapped. Only what the schema accepts comes back.
+ * A document with a few things changed as a hand, a file or a fault might change them: an edge put
+ * for a number, a value taken away, rows doubled, dropped or turned round, words swapped. Only what
+ * the schema accepts comes back.
  */
 export function mutateDocument(document: JobDocument, random: () => number): JobDocument {
   const pick = <T>(from: readonly T[]): T => from[Math.floor(random() * from.length)] as T

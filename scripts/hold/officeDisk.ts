@@ -16,7 +16,10 @@ interface Answer {
   readonly body: unknown
 }
 
-/** One thing the office does, under a name of its own each time, and where it is seen whether it was done. */
+/**
+ * One thing the office does, under a name of its own each time, and where it is seen whether it was
+ * done.
+ */
 interface Deed {
   readonly name: string
   readonly before?: (server: RunningServer, id: string) => Promise<Answer>
@@ -203,7 +206,10 @@ function tally(
   }
 }
 
-/** The office works on while the disk is full: what is answered was done, what is refused was not, and nothing is done by half. */
+/**
+ * The office works on while the disk is full: what is answered was done, what is refused was not,
+ * and nothing is done by half.
+ */
 export const officeOnAFullDisk: Trial = {
   name: 'people, links, erasing and backups on a full disk',
   run: () => onSmallDisk(officeWorks),

@@ -135,7 +135,10 @@ function bodyOf(pick: Pick, random: () => number, count: number): unknown {
   return spoilt
 }
 
-/** Requests of every kind, right and wrong: none is answered 500, and everything that was stored can be read and exported at the end. */
+/**
+ * Requests of every kind, right and wrong: none is answered 500, and everything that was stored can
+ * be read and exported at the end.
+ */
 export const fuzzedRequests = (times: number): Trial => ({
   name: `${times} fuzzed requests, everything stored read back`,
   run: async (seed) => {

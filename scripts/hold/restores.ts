@@ -11,8 +11,8 @@ import type { Tally, Trial } from './trial'
 import { pause } from './trial'
 
 /**
- * A restore is killed again and again. The folder it was for is not there afterwards, or it is whole: never half. Not there, the next
- * restore makes it.
+ * A restore is killed again and again. The folder it was for is not there afterwards, or it is
+ * whole: never half. Not there, the next restore makes it.
  */
 export const killedRestores = (times: number): Trial => ({
   name: `${times} kill -9 while a backup is put back`,
@@ -110,7 +110,10 @@ async function killAfter(
   return 'kill'
 }
 
-/** Puts a backup back in a process of its own, perhaps killed meanwhile; gives the code it left with. */
+/**
+ * Puts a backup back in a process of its own, perhaps killed meanwhile; gives the code it left
+ * with.
+ */
 async function restored(
   file: string,
   into: string,

@@ -37,7 +37,10 @@ const trials: Readonly<Record<string, Trial>> = {
   walks: stepsInAnyOrder(times(100_000)),
 }
 
-/** `npm run hold`: tries to make Hestian lose, double or choke on something. `--only` names one trial, `--seed` repeats a run, `--scale 0.1` runs a tenth. */
+/**
+ * `npm run hold`: tries to make Hestian lose, double or choke on something. `--only` names one
+ * trial, `--seed` repeats a run, `--scale 0.1` runs a tenth.
+ */
 async function run(): Promise<void> {
   const only = option('only')
   const seed = Number(option('seed') ?? Math.floor(Date.now() / 1000))

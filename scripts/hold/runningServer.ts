@@ -10,7 +10,9 @@ const root = process.cwd()
 /** Ports of trials, away from those of the demo and the journeys. */
 let nextPort = 4610
 
-/** A place where a folder is or can be; trials of folders that cannot be worked with name others. */
+/**
+ * A place where a folder is or can be; trials of folders that cannot be worked with name others.
+ */
 function isFolder(path: string): boolean {
   try {
     mkdirSync(path, { recursive: true })

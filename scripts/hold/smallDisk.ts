@@ -11,7 +11,10 @@ export interface SmallDisk {
   readonly free: () => void
 }
 
-/** Tries something on a disk of its own. Needs the right to mount; without it nothing was tried, and that is a fault. */
+/**
+ * Tries something on a disk of its own. Needs the right to mount; without it nothing was tried, and
+ * that is a fault.
+ */
 export async function onSmallDisk(run: (disk: SmallDisk) => Promise<Tally>): Promise<Tally> {
   const folder = mkdtempSync(join(tmpdir(), 'hestian-disk-'))
   if (spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=16m', 'tmpfs', folder]).status !== 0)

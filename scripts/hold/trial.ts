@@ -1,4 +1,7 @@
-/** What a trial found: how much it tried, and how much was lost, doubled, thrown or hung. All but the first should be 0. */
+/**
+ * What a trial found: how much it tried, and how much was lost, doubled, thrown or hung. All but
+ * the first should be 0.
+ */
 export interface Tally {
   readonly tried: string
   readonly lost: number

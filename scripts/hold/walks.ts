@@ -2,7 +2,10 @@ import { sequenceJobs } from '../../core/src/solve/sequenceJobs.testing'
 import { walks } from '../../core/src/solve/walk.testing'
 import type { Trial } from './trial'
 
-/** Somebody does the steps of every kind of work in any order that is allowed, on a plant that stands as chance has it. */
+/**
+ * Somebody does the steps of every kind of work in any order that is allowed, on a plant that
+ * stands as chance has it.
+ */
 export const stepsInAnyOrder = (count: number): Trial => ({
   name: 'steps in any order that is allowed',
   run: async (seed) => {

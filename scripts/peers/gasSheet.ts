@@ -3,8 +3,9 @@ import { cubicFoot_m3, foot_m, inch_m, inchWater_Pa, pipeLength_m } from '@hesti
 import { HyperFormula } from 'hyperformula'
 
 /**
- * A gas tree written as one would in a spreadsheet, to time ours against: per pipe a row with its load, flow, drop by the low-pressure equation and
- * the sum of drops to its far end. Pipes must come after the one they leave from. Changing a load recalculates what hangs on it.
+ * A gas tree written as one would in a spreadsheet, to time ours against: per pipe a row with its
+ * load, flow, drop by the low-pressure equation and the sum of drops to its far end. Pipes must
+ * come after the one they leave from. Changing a load recalculates what hangs on it.
  */
 export function gasSheetIn(
   pipes: readonly SizedPipe[],

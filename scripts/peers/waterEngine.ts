@@ -13,7 +13,10 @@ export interface EngineRun {
   readonly close: () => void
 }
 
-/** Opens a tree of water pipes in a general-purpose network engine, to check and time ours against. Heads over the source's height; density 1 000 kg/m³. */
+/**
+ * Opens a tree of water pipes in a general-purpose network engine, to check and time ours against.
+ * Heads over the source's height; density 1 000 kg/m³.
+ */
 export async function waterEngine(
   pipes: readonly WaterPipe[],
   { head_m, viscosity_m2_s }: { readonly head_m: number; readonly viscosity_m2_s: number },

@@ -380,7 +380,10 @@ interface RefPipe {
   hazen_williams_c?: number
   loss_coefficient?: number
 }
-/** A case gives heads over a datum and heights of nodes; core takes gauge pressure at the source and the rise of each pipe. */
+/**
+ * A case gives heads over a datum and heights of nodes; core takes gauge pressure at the source and
+ * the rise of each pipe.
+ */
 function waterNetwork(inputs: Inputs): Got {
   const [reservoir] = inputs.reservoirs as { id: string; head_m: number }[]
   const nodes = inputs.nodes as { id: string; elevation_m: number; demand_m3_per_s: number }[]

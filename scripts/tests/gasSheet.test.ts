@@ -10,7 +10,8 @@ const conditions: GasConditions = {
 }
 const sizes = materials['steel-schedule-40'].sizes
 
-// The same equation written as a sheet in a general-purpose spreadsheet engine: another way to the same drops.
+// The same equation written as a sheet in a general-purpose spreadsheet engine: another way to the
+// same drops.
 test('a gas tree as a spreadsheet comes to the same drops, before and after a load changed', () => {
   const tree = (last_W: number): SizedPipe[] =>
     Array.from({ length: 31 }, (_, i) => ({

@@ -8,7 +8,8 @@ import { fuzzedRequests } from '../hold/requests'
 import { killedRestores } from '../hold/restores'
 import type { Trial } from '../hold/trial'
 
-// Short forms of `npm run hold`. How long something took is the bench's to say; here only what was lost, doubled or thrown counts.
+// Short forms of `npm run hold`. How long something took is the bench's to say; here only what was
+// lost, doubled or thrown counts.
 const seed = 20_261_127
 test.each<readonly [string, Trial]>([
   ['kill -9', kills(2)],

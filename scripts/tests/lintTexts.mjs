@@ -1,7 +1,9 @@
 import { existsSync } from 'node:fs'
 import { ESLint } from 'eslint'
 
-/** Reads files to lint as `[{ path, text }]` from standard input; prints the rules each one breaks. */
+/**
+ * Reads files to lint as `[{ path, text }]` from standard input; prints the rules each one breaks.
+ */
 let input = ''
 for await (const part of process.stdin) input += part
 const typed = new ESLint()

@@ -16,7 +16,8 @@ test.each(checks.map((one) => [one.id, one] as const))('%s', (_, one) => {
   }
 })
 
-// The shared file may be newer than the copy: every case of a kind that is known here passes there too.
+// The shared file may be newer than the copy: every case of a kind that is known here passes there
+// too.
 const shared = join(__dirname, '../../../shared/reference/cases.json')
 const ifShared = existsSync(shared) ? test : test.skip
 ifShared('the shared cases of known kinds are all in the copy', () => {

@@ -41,7 +41,8 @@ const heights = (pipes: readonly WaterPipe[]) => {
   return at
 }
 
-// A general-purpose hydraulic network engine solves the same trees; its factor and its viscosity first, then ours.
+// A general-purpose hydraulic network engine solves the same trees; its factor and its viscosity
+// first, then ours.
 test('node pressures agree with a network engine: 0.5 % or 50 Pa by its own friction', () =>
   fc.assert(
     fc.asyncProperty(anyTree, async (pipes) => {

@@ -2,7 +2,10 @@ import { readFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { createInterface } from 'node:readline'
 
-/** Replays a CSV (`at_s,gauge_Pa,temp_K`, a head line first) as a gauge would send it: the least a bridge to a real instrument needs. */
+/**
+ * Replays a CSV (`at_s,gauge_Pa,temp_K`, a head line first) as a gauge would send it: the least a
+ * bridge to a real instrument needs.
+ */
 const [file = 'stand-ins/bridge/example.csv', port = '4191'] = process.argv.slice(2)
 const rows = readFileSync(file, 'utf8')
   .trim()

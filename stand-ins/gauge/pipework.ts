@@ -1,4 +1,7 @@
-/** A closed pipe full of air: what leaks, what warms, what the hand at the pump did. Absolute inside, gauge outside. */
+/**
+ * A closed pipe full of air: what leaks, what warms, what the hand at the pump did. Absolute
+ * inside, gauge outside.
+ */
 export interface PipeworkState {
   /** Air in the pipe, as pressure times volume over temperature (Pa·m³/K). */
   readonly air: number
@@ -32,7 +35,9 @@ export const vented = (
   temp_K: number,
 ): PipeworkState => ({ air: (atmosphere_Pa * volume_m3) / temp_K, temp_K, pumpHeat_K: 0 })
 
-/** Pumped to a pressure: the gauge stands there now and sinks a little as the air cools to the wall. */
+/**
+ * Pumped to a pressure: the gauge stands there now and sinks a little as the air cools to the wall.
+ */
 export function pumped(
   state: PipeworkState,
   settings: PipeworkSettings,
@@ -46,7 +51,9 @@ export function pumped(
   }
 }
 
-/** A moment later: leak out of the mass, drift into the temperature, pumping warmth into the wall. */
+/**
+ * A moment later: leak out of the mass, drift into the temperature, pumping warmth into the wall.
+ */
 export function after(
   state: PipeworkState,
   settings: PipeworkSettings,

@@ -7,7 +7,10 @@ import { SMTPServer } from 'smtp-server'
 export const refuses = 'refused.example'
 export const isSilent = 'silent.example'
 
-/** A mail server that sends nothing on: each mail becomes a file, named after its Message-ID, so that one sent again is the same file. */
+/**
+ * A mail server that sends nothing on: each mail becomes a file, named after its Message-ID, so
+ * that one sent again is the same file.
+ */
 export function makeMailbox(folder: string): SMTPServer {
   mkdirSync(folder, { recursive: true })
   return new SMTPServer({

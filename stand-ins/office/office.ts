@@ -21,8 +21,9 @@ export function reasonsAgainst({ place, appliances = [] }: Told): readonly strin
 }
 
 /**
- * A simulated registration office: takes a notice and gives it a number, or refuses it with reasons. A notice sent again under its key
- * gets the answer it got. `POST /mode {"mode": "silent"}` makes it keep still, as an office does on a Friday; `"open"` ends that.
+ * A simulated registration office: takes a notice and gives it a number, or refuses it with
+ * reasons. A notice sent again under its key gets the answer it got. `POST /mode {"mode":
+ * "silent"}` makes it keep still, as an office does on a Friday; `"open"` ends that.
  */
 export function makeOffice(): Server {
   const numbers = new Map<string, string>()

@@ -1,4 +1,7 @@
-/** A burner behind its regulator, meter and pipe: pressures, gauge Pa, and what its flue gas is made of. Methane. */
+/**
+ * A burner behind its regulator, meter and pipe: pressures, gauge Pa, and what its flue gas is made
+ * of. Methane.
+ */
 export interface Burner {
   /** Share of its full rate; 0 is off. */
   readonly rate: number
@@ -16,14 +19,20 @@ const room_K = 291.15
 
 export const cold: Burner = { rate: 0, wanted: 0, flue_K: room_K, coldStart: 1 }
 
-/** Pressure at its inlet: the regulator droops in proportion, meter and pipe with the square of the flow. */
+/**
+ * Pressure at its inlet: the regulator droops in proportion, meter and pipe with the square of the
+ * flow.
+ */
 export const inletGauge_Pa = ({ rate }: Burner): number =>
   static_Pa - falls_Pa.regulator * rate - (falls_Pa.meter + falls_Pa.pipe) * rate ** 2
 
 /** Air over what it needs: a little more at the low rate. */
 const airRatioAt = (rate: number): number => 1.22 + 0.12 * (1 - rate)
 
-/** Shares of dry flue gas of methane burnt with so much air: one CO2, the nitrogen of the air, the oxygen left. Carbon balance, by moles. */
+/**
+ * Shares of dry flue gas of methane burnt with so much air: one CO2, the nitrogen of the air, the
+ * oxygen left. Carbon balance, by moles.
+ */
 export function flueGasOf({ rate, coldStart }: Burner): {
   readonly o2: number
   readonly co2: number
@@ -37,7 +46,10 @@ export function flueGasOf({ rate, coldStart }: Burner): {
   return { o2: oxygen / all, co2: 1 / all, co: 35e-6 + 250e-6 * coldStart }
 }
 
-/** A moment later: the rate follows the valve, the flue the rate, and carbon monoxide of a cold start goes. */
+/**
+ * A moment later: the rate follows the valve, the flue the rate, and carbon monoxide of a cold
+ * start goes.
+ */
 export function after(burner: Burner, dt_s: number): Burner {
   const toward = (from: number, to: number, in_s: number) =>
     to + (from - to) * Math.exp(-dt_s / in_s)

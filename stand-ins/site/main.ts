@@ -3,7 +3,10 @@ import { createInterface } from 'node:readline'
 import * as burners from './burner'
 import * as water from './waterPipe'
 
-/** A small site: a water pipe with its logger, and a burner with a manometer at its inlet and an analyser in its flue. */
+/**
+ * A small site: a water pipe with its logger, and a burner with a manometer at its inlet and an
+ * analyser in its flue.
+ */
 const firstPort = Number(process.env.SITE_PORT ?? 4182)
 const speed = Number(process.env.SITE_SPEED ?? 1)
 const scenario = process.argv[2] ?? 'sound'

@@ -1,4 +1,7 @@
-/** A closed pipe full of water with a little air in it: what a pump, a weeping joint, the weather do to its pressure. Gauge pressures, Pa. */
+/**
+ * A closed pipe full of water with a little air in it: what a pump, a weeping joint, the weather do
+ * to its pressure. Gauge pressures, Pa.
+ */
 export interface WaterPipe {
   /** Water that was pumped in beyond what the pipe holds without pressure, m³. */
   readonly pumped_m3: number
@@ -10,12 +13,18 @@ export interface WaterPipe {
 }
 
 export const atmosphere_Pa = 101325
-/** Water and pipe wall give by so much of their volume for a pascal: water 4.6e-10, a thin metal wall about as much again. */
+/**
+ * Water and pipe wall give by so much of their volume for a pascal: water 4.6e-10, a thin metal
+ * wall about as much again.
+ */
 const give_1_Pa = 8e-10
 export const volume_m3 = 0.03
 const weepAt_Pa = 1e6
 
-/** Pressure, gauge Pa, at which air and elasticity together have given way to what was pumped in; by halving. */
+/**
+ * Pressure, gauge Pa, at which air and elasticity together have given way to what was pumped in; by
+ * halving.
+ */
 export function gaugeOf({ pumped_m3, air_m3 }: WaterPipe): number {
   const taken_m3 = (gauge_Pa: number) =>
     air_m3 * (1 - atmosphere_Pa / (atmosphere_Pa + gauge_Pa)) + give_1_Pa * volume_m3 * gauge_Pa

@@ -30,7 +30,9 @@ export interface Span {
 
 export type VerdictIcon = 'pass' | 'fix' | 'stop' | 'note'
 
-/** A part of a drawing. One drawing is shown on the page, exported as SVG and printed in the pack. */
+/**
+ * A part of a drawing. One drawing is shown on the page, exported as SVG and printed in the pack.
+ */
 export type Shape =
   | {
       readonly kind: 'line'
@@ -126,7 +128,10 @@ export const label = (
 /** Width of a text, near enough to keep labels apart: the faces are about half as wide as high. */
 export const textWidth = (text: string, size: number): number => text.length * size * 0.54
 
-/** Heights pushed apart so that none is nearer than `gap` to the next, kept in order and inside the limits. */
+/**
+ * Heights pushed apart so that none is nearer than `gap` to the next, kept in order and inside the
+ * limits.
+ */
 export function spread(
   wanted: readonly number[],
   gap: number,
@@ -154,7 +159,9 @@ export function spread(
   return result
 }
 
-/** Steps of a ruler from 0 to a greatest figure: a round step such that there are at most so many. */
+/**
+ * Steps of a ruler from 0 to a greatest figure: a round step such that there are at most so many.
+ */
 export function niceStep(most: number, count: number): number {
   const rough = most / count
   const power = 10 ** Math.floor(Math.log10(rough))

@@ -15,7 +15,10 @@ export interface Remedy {
   readonly edits: readonly Edit[]
 }
 
-/** What a calculation found; its sentence is made from this in `wording.ts`, in the words of the practice. */
+/**
+ * What a calculation found; its sentence is made from this in `wording.ts`, in the words of the
+ * practice.
+ */
 export interface Finding<Id extends string = string> {
   /** Each subject lists its own, with their words, in its `wording.ts`. */
   readonly id: Id

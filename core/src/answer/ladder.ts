@@ -42,7 +42,9 @@ export const rungOf = <Id extends string>(
   more: Partial<Rung<Id>> = {},
 ): Rung<Id> => ({ id, gauge_Pa, name, ink, outOfOrder: false, pencil: false, ...more })
 
-/** A gap and what it has to be; short of it, it is `short`, and the wrong way round it is a stop. */
+/**
+ * A gap and what it has to be; short of it, it is `short`, and the wrong way round it is a stop.
+ */
 export function bayOf<Id extends string>(
   from: Rung<Id>,
   to: Rung<Id> | undefined,
@@ -73,7 +75,10 @@ export interface LadderSize {
 export const ladderTop_Pa = ({ rungs }: Ladder): number =>
   Math.max(...rungs.map((rung) => rung.gauge_Pa)) * 1.08
 
-/** A pressure ladder, drawn to scale from 0 gauge in the job's unit: rungs, gaps and the gaps needed. */
+/**
+ * A pressure ladder, drawn to scale from 0 gauge in the job's unit: rungs, gaps and the gaps
+ * needed.
+ */
 export function drawLadder(ladder: Ladder, units: UnitSet, show: Show, size: LadderSize): Drawing {
   const { rungs, bays } = ladder
   const unit = units['water-pressure']

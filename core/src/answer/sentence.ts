@@ -1,4 +1,7 @@
-/** A piece of a sentence that is set apart: strong, or a figure whose working opens when it is pressed, or a way to another sheet. */
+/**
+ * A piece of a sentence that is set apart: strong, or a figure whose working opens when it is
+ * pressed, or a way to another sheet.
+ */
 export interface Marked {
   readonly text: string
   readonly strong?: boolean
@@ -24,7 +27,10 @@ export const worked = (text: string, of: string): Marked => ({ text, of })
 
 type Slot = Piece | readonly Piece[] | undefined
 
-/** A sentence from a template: pieces stand where they are written, and what is undefined leaves no trace. */
+/**
+ * A sentence from a template: pieces stand where they are written, and what is undefined leaves no
+ * trace.
+ */
 export const sentence = (
   texts: TemplateStringsArray,
   ...pieces: readonly Slot[]
@@ -57,7 +63,10 @@ export const gaps = (missing: readonly { readonly what: string }[], most = 99): 
 /** Words that begin with a vowel and are not said with one. */
 const saidAsConsonant = /^(one|once|uni|use|usual|eu)/i
 
-/** `a expansion tank` as it is said: `an expansion tank`. For texts in which a word of the practice was put. */
+/**
+ * `a expansion tank` as it is said: `an expansion tank`. For texts in which a word of the practice
+ * was put.
+ */
 export const withArticles = (text: string): string =>
   text.replace(/\b([Aa]) (?=([aeiouAEIOU]\w*))/g, (whole, a: string, word: string) =>
     saidAsConsonant.test(word) ? whole : `${a}n `,

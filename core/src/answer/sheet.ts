@@ -7,7 +7,10 @@ export interface Missing {
   readonly what: string
 }
 
-/** One page's answer: what it says, what it found, what it still needs, and its arithmetic, built only when opened or printed. */
+/**
+ * One page's answer: what it says, what it found, what it still needs, and its arithmetic, built
+ * only when opened or printed.
+ */
 export type Sheet<A> =
   | { readonly applies: false; readonly because: string }
   | {

@@ -1,6 +1,9 @@
 import type { Drawing, Ink, Shape, VerdictIcon } from './drawing'
 
-/** Colours of the paper theme, for what is printed or exported. The page takes its own from its theme. */
+/**
+ * Colours of the paper theme, for what is printed or exported. The page takes its own from its
+ * theme.
+ */
 export const paperInks: Readonly<Record<Ink, string>> = {
   paper: '#F4EFE4',
   sheet: '#FCF9F2',
@@ -33,7 +36,10 @@ const attributes = (pairs: Readonly<Record<string, string | number | undefined>>
     .map(([key, value]) => ` ${key}="${escape(String(value))}"`)
     .join('')
 
-/** Verdict marks on a 20 px grid: shape before colour. Each is a body path and what is cut out of it. */
+/**
+ * Verdict marks on a 20 px grid: shape before colour. Each is a body path and what is cut out of
+ * it.
+ */
 export const verdictIcons: Readonly<
   Record<
     VerdictIcon,

@@ -1,7 +1,10 @@
 import type { Show } from '../units/format'
 import type { Source } from './sources'
 
-/** One line of arithmetic that can be opened: symbols, the figures put in, the result, and where the formula comes from. */
+/**
+ * One line of arithmetic that can be opened: symbols, the figures put in, the result, and where the
+ * formula comes from.
+ */
 export interface Working {
   readonly title: string
   /** The formula in symbols, as its source writes it. */

@@ -1,6 +1,8 @@
 import type { Measure } from '../units/measure'
 
-/** What an instrument may send as it reads it, each with the measure it is of. Pressures are gauge. */
+/**
+ * What an instrument may send as it reads it, each with the measure it is of. Pressures are gauge.
+ */
 export const channels = {
   gauge_Pa: 'gas-pressure',
   water_Pa: 'water-pressure',

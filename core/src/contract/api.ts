@@ -25,7 +25,9 @@ export const PapersAsked = z.object({
     .pipe(z.array(z.enum(paperIds, `papers are ${paperIds.join(', ')}`)).max(paperIds.length))
     .optional(),
 })
-/** Labels on a sheet of some size, from the first that is still there; without names all of them. */
+/**
+ * Labels on a sheet of some size, from the first that is still there; without names all of them.
+ */
 export const LabelsQuery = z.object({
   sheet: z.enum(labelSheetIds, `sheets are ${labelSheetIds.join(', ')}`),
   from: z.coerce
@@ -113,7 +115,10 @@ export const SaveDraft = z.object({
 export type SaveDraft = z.infer<typeof SaveDraft>
 export const Saved = z.object({ saveNumber: z.number().int() })
 
-/** A record as a client sends it is a record as it is stored. Tests, steps and signatures have routes of their own. */
+/**
+ * A record as a client sends it is a record as it is stored. Tests, steps and signatures have
+ * routes of their own.
+ */
 export const NewRecord = JobRecord
 export type NewRecord = JobRecord
 
@@ -240,7 +245,10 @@ export type PlantCommand = z.infer<typeof PlantCommand>
 
 const isUnique = (values: readonly unknown[]): boolean => new Set(values).size === values.length
 
-/** A job with all it holds: revisions, records, samples, signatures. Exported and imported without loss. */
+/**
+ * A job with all it holds: revisions, records, samples, signatures. Exported and imported without
+ * loss.
+ */
 export const JobFile = z
   .object({
     format: z.literal('hestian-job'),
@@ -275,7 +283,10 @@ export const JobFile = z
       .array(PersonSchema)
       .max(500)
       .refine((people) => isUnique(people.map((one) => one.id)), 'one person twice'),
-    /** Hashes of photographs and papers that the job names and this file does not carry; none where they come beside it. */
+    /**
+     * Hashes of photographs and papers that the job names and this file does not carry; none where
+     * they come beside it.
+     */
     leavesOut: z.array(evidenceHash).max(20_000).optional(),
   })
   .refine(

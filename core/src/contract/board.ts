@@ -29,7 +29,9 @@ export type Refused = z.infer<typeof Refused>
 const measures = Object.keys(ranges) as [Measure, ...Measure[]]
 const unitNames = Object.keys(units) as [UnitName, ...UnitName[]]
 
-/** The units a person reads in, where they are not the job's: each must measure what it is put for. */
+/**
+ * The units a person reads in, where they are not the job's: each must measure what it is put for.
+ */
 export const OwnUnits = z
   .partialRecord(z.enum(measures), z.enum(unitNames))
   .refine(
@@ -128,6 +130,9 @@ export const DeletedJob = z.object({
 })
 export type DeletedJob = z.infer<typeof DeletedJob>
 
-/** What an import made of a file: its number is a new one where that in the file was taken or none of ours. */
+/**
+ * What an import made of a file: its number is a new one where that in the file was taken or none
+ * of ours.
+ */
 export const ImportedJob = z.object({ id: wireId, number: z.string(), renumbered: z.boolean() })
 export type ImportedJob = z.infer<typeof ImportedJob>

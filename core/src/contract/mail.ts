@@ -19,7 +19,9 @@ export const SendPapers = z.object({
 })
 export type SendPapers = z.infer<typeof SendPapers>
 
-/** What became of a mail: the mail server took it, refused it with its reason, or did not answer. */
+/**
+ * What became of a mail: the mail server took it, refused it with its reason, or did not answer.
+ */
 export const MailSaid = z.discriminatedUnion('outcome', [
   z.object({ outcome: z.literal('taken') }),
   z.object({ outcome: z.literal('refused'), reason: z.string().max(200) }),

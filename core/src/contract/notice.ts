@@ -4,7 +4,10 @@ import { practiceNames } from '../practice/practiceNames'
 
 const said = z.string().max(400)
 
-/** What a registration office is told of new work: what stands where, under which signature. No householder's name and no telephone. */
+/**
+ * What a registration office is told of new work: what stands where, under which signature. No
+ * householder's name and no telephone.
+ */
 export const Notice = z.object({
   job: z.string().max(40),
   revision: z.string().max(4),

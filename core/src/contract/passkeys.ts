@@ -1,6 +1,7 @@
 import { z } from 'zod'
 
-// A key of a device that signs somebody in, in place of a password. What a browser sends is checked by the library that reads it.
+// A key of a device that signs somebody in, in place of a password. What a browser sends is checked
+// by the library that reads it.
 
 const part = z.string().max(20_000)
 /** The name that a device gives its key. */

@@ -16,7 +16,9 @@ export const HeldTicketSchema = z.object({
   until: z.iso.date('a day, as in 2027-05-31').nullable(),
 })
 
-/** `in` signs in; `invited` has a link that waits; `out` cannot: their name stands in old records. */
+/**
+ * `in` signs in; `invited` has a link that waits; `out` cannot: their name stands in old records.
+ */
 export const Staff = z.object({
   id: wireId,
   name: z.string().min(1).max(120),

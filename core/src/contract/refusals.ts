@@ -1,4 +1,7 @@
-/** Every way a request can be turned down, with its status. What is said is made where the facts are; this table holds them together. */
+/**
+ * Every way a request can be turned down, with its status. What is said is made where the facts
+ * are; this table holds them together.
+ */
 export const refusals = {
   'not-understood': {
     status: 400,

@@ -4,8 +4,9 @@ import type { HeatOption } from './hotWaterDocument'
 import type { Known } from './known'
 
 /**
- * The appliances an option is made of, with what it says of their plates, for a job whose rating plates do not hold them yet: an appliance of
- * the same name is not made again. Ids are the caller's to give.
+ * The appliances an option is made of, with what it says of their plates, for a job whose rating
+ * plates do not hold them yet: an appliance of the same name is not made again. Ids are the
+ * caller's to give.
  */
 export function applianceFromOption(
   option: HeatOption,

@@ -9,8 +9,9 @@ const isBranch = (value: unknown): value is Branch => typeof value === 'object' 
 const longestNotes = 2000
 
 /**
- * A stored document without the values that were once accepted and can no longer be: each becomes 'not looked at', and the notes of the site
- * say what it was. Undefined where anything else is wrong with it.
+ * A stored document without the values that were once accepted and can no longer be: each becomes
+ * 'not looked at', and the notes of the site say what it was. Undefined where anything else is
+ * wrong with it.
  */
 export function withoutImpossible(raw: unknown, issues: readonly Issue[]): unknown {
   if (!isBranch(raw)) return undefined

@@ -81,7 +81,10 @@ export const Part = z.object({
 })
 export type Part = z.infer<typeof Part>
 
-/** A point of the work that waits for a test: before the boards go down, before the cylinder stands here. */
+/**
+ * A point of the work that waits for a test: before the boards go down, before the cylinder stands
+ * here.
+ */
 export const HoldPoint = z.object({
   id,
   /** As it goes on after 'before'. */
@@ -121,7 +124,9 @@ export const JobDocument = z.object({
   pan: DrainPan,
   gas: GasSupply,
   water: Water,
-  /** What the installer holds a test against: nothing is hidden or set down before it has passed. */
+  /**
+   * What the installer holds a test against: nothing is hidden or set down before it has passed.
+   */
   holdPoints: rowsOf(HoldPoint, 20),
   handover: HandoverSaid,
   /** What a metre costs, where it differs from the generic list. */

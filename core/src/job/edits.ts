@@ -4,7 +4,10 @@ import { upgradeDocument } from './upgrades/upgradeDocument'
 import { bringBodyForward } from './records'
 import { withoutImpossible, withUniqueIds } from './bringForward'
 
-/** A document with values written at paths; everything else is the very same, and the first is left alone. An unknown path is a RangeError. */
+/**
+ * A document with values written at paths; everything else is the very same, and the first is left
+ * alone. An unknown path is a RangeError.
+ */
 export const applyEdits = (document: JobDocument, edits: readonly Edit[]): JobDocument =>
   edits.reduce<unknown>(
     (copy, { path, value }) => written(copy, path, value, path),
@@ -29,7 +32,9 @@ export type ReadDocument =
   | { readonly ok: true; readonly document: JobDocument }
   | { readonly ok: false; readonly says: string }
 
-/** A document checked against its schema: the document, or where it is wrong and what is accepted. */
+/**
+ * A document checked against its schema: the document, or where it is wrong and what is accepted.
+ */
 export function readDocument(raw: unknown): ReadDocument {
   const result = JobDocument.safeParse(upgradeDocument(raw))
   if (result.success) return { ok: true, document: result.data }
@@ -40,10 +45,16 @@ export function readDocument(raw: unknown): ReadDocument {
   return { ok: false, says }
 }
 
-/** A document that was accepted once, read again: what can no longer be in it comes forward as not looked at, with a note of what it was. */
+/**
+ * A document that was accepted once, read again: what can no longer be in it comes forward as not
+ * looked at, with a note of what it was.
+ */
 export const readStoredDocument = (raw: unknown): ReadDocument => readDocument(forward(raw))
 
-/** A document of any earlier version as this one accepts it, as far as that can be done without guessing. */
+/**
+ * A document of any earlier version as this one accepts it, as far as that can be done without
+ * guessing.
+ */
 function forward(raw: unknown): unknown {
   const upgraded = upgradeDocument(raw)
   if (JobDocument.safeParse(upgraded).success) return upgraded
@@ -52,7 +63,10 @@ function forward(raw: unknown): unknown {
   return read.success ? unique : (withoutImpossible(unique, read.error.issues) ?? unique)
 }
 
-/** An exported job of any earlier version with every document in it brought forward; anything else comes back as it is, for the schema to refuse. */
+/**
+ * An exported job of any earlier version with every document in it brought forward; anything else
+ * comes back as it is, for the schema to refuse.
+ */
 export function upgradeFile(raw: unknown): unknown {
   if (!isBranch(raw) || Array.isArray(raw)) return raw
   const revisions = Array.isArray(raw.revisions)

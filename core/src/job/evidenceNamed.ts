@@ -1,6 +1,9 @@
 import { Evidence } from './known'
 
-/** Every photograph and paper that something names, each once: a document, a record, a whole job file. */
+/**
+ * Every photograph and paper that something names, each once: a document, a record, a whole job
+ * file.
+ */
 export function evidenceNamed(whole: unknown): readonly Evidence[] {
   const found = new Map<string, Evidence>()
   const look = (value: unknown): void => {

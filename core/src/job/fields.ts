@@ -292,7 +292,10 @@ export const applianceWords: Readonly<Record<ApplianceKind, string>> = {
 
 export const burnsGas = (kind: ApplianceKind): boolean => burns.includes(kind)
 
-/** The class of gas ticket that work at an appliance needs; what is none of the two goes by that for pipework. Common practice, no source. */
+/**
+ * The class of gas ticket that work at an appliance needs; what is none of the two goes by that for
+ * pipework. Common practice, no source.
+ */
 export function gasTicketFor(kind: ApplianceKind): Ticket {
   if (kind === 'boiler') return 'gas-boiler'
   return kind === 'instantaneous-heater' || kind === 'storage-heater' ? 'gas-heater' : 'gas'

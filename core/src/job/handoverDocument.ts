@@ -3,7 +3,9 @@ import { day } from './known'
 
 const said = z.string().max(200, 'at most 200 characters')
 
-/** What whoever lives there must find in a hurry, and whom they call. An empty text is not said yet. */
+/**
+ * What whoever lives there must find in a hurry, and whom they call. An empty text is not said yet.
+ */
 export const HandoverSaid = z.object({
   /** Where each is shut, in words that a stranger finds: `left of the front door, red lever`. */
   shutOffs: z.object({ gas: said, water: said, power: said }),

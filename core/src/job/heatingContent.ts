@@ -24,7 +24,9 @@ export interface HeatingContent {
   readonly pipeMaterial: 'steel' | 'copper'
 }
 
-/** What the circuit has found out that the content needs: sizes of pipes, and what an emitter gives. */
+/**
+ * What the circuit has found out that the content needs: sizes of pipes, and what an emitter gives.
+ */
 export interface ContentFacts {
   readonly sizeOf: (pipeId: string) => PipeSize | undefined
   readonly loadEach_W: (emitterId: string) => number | undefined
@@ -58,7 +60,10 @@ function part(
   ]
 }
 
-/** Water in the boiler, emitters, parts and pipes of a heating circuit, m³, from true bores. Pipe expansion as of steel unless every pipe is copper. */
+/**
+ * Water in the boiler, emitters, parts and pipes of a heating circuit, m³, from true bores. Pipe
+ * expansion as of steel unless every pipe is copper.
+ */
 export function heatingContent(
   heating: Heating,
   boiler: Appliance | undefined,

@@ -28,7 +28,9 @@ export const Outlet = z.object({
   count,
   flow_m3_s: known('water-flow'),
   temp_K: known('temperature'),
-  /** A mixing valve at the outlet or before it holds its temperature; null while nobody has looked. */
+  /**
+   * A mixing valve at the outlet or before it holds its temperature; null while nobody has looked.
+   */
   tempered: z.enum(['yes', 'no', 'refused']).nullable(),
 })
 export type Outlet = z.infer<typeof Outlet>

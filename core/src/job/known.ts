@@ -68,7 +68,10 @@ export const madeYear = z
   .min(1900, 'must be 1900 or later')
   .max(2100, 'must be 2100 or earlier')
 
-/** Who made a thing and which one it is, as its plate says. The year stands here where the thing has no field of its own for it. */
+/**
+ * Who made a thing and which one it is, as its plate says. The year stands here where the thing has
+ * no field of its own for it.
+ */
 export const Maker = z.object({
   make: z.string().max(80, 'at most 80 characters'),
   model: z.string().max(80, 'at most 80 characters'),
@@ -97,7 +100,10 @@ export const Evidence = z.object({
 export type Evidence = z.infer<typeof Evidence>
 export const photos = z.array(Evidence).max(12, 'at most 12 photographs')
 
-/** Rows with an id each: so many at most, and no id twice, because everything that names a row means one. */
+/**
+ * Rows with an id each: so many at most, and no id twice, because everything that names a row means
+ * one.
+ */
 export const rowsOf = <Row extends z.ZodType<{ readonly id: string }>>(
   row: Row,
   most: number,

@@ -4,7 +4,10 @@ import type { MainFittings } from '../methods/supply/closedSystem'
 import type { MainCurve } from '../methods/supply/mainCurve'
 import { fitMain, timedFlow_m3_s } from '../methods/supply/mainCurve'
 
-/** Flow of a running point: by its container, or as its cup says; undefined while something is missing. */
+/**
+ * Flow of a running point: by its container, or as its cup says; undefined while something is
+ * missing.
+ */
 export function pointFlow_m3_s(point: MainPoint): number | undefined {
   if (point.by === 'flow-cup') return point.flow_m3_s?.value
   return point.container_m3 && point.filled_s && point.container_m3.value > 0

@@ -8,8 +8,9 @@ export interface Conflict {
 type Branch = Record<string, unknown>
 
 /**
- * Three-way merge of two documents that grew from one base. Rows with an `id` are matched by it; a value with a basis is one value.
- * Where only one side changed, that side is taken; where both did, `mine` is kept in the result and the place is listed.
+ * Three-way merge of two documents that grew from one base. Rows with an `id` are matched by it; a
+ * value with a basis is one value. Where only one side changed, that side is taken; where both did,
+ * `mine` is kept in the result and the place is listed.
  */
 export function mergeDocuments<T>(
   base: T,
@@ -63,7 +64,8 @@ function mergeRows(
     }
     const left = here ?? there
     if (!was || !left) return left
-    // One side removed a row that the other changed: the change is kept, so that nothing typed is lost, and listed.
+    // One side removed a row that the other changed: the change is kept, so that nothing typed is
+    // lost, and listed.
     if (same(was, left)) return undefined
     conflicts.push({ path: [...path, id], mine: here, theirs: there })
     return left
@@ -74,8 +76,9 @@ function mergeRows(
 const idsOf = (rows: readonly Row[]): readonly string[] => rows.map((row) => row.id)
 
 /**
- * The order of the rows of both sides, which is the way of the water or the gas and means something. Whoever moved rows sets their order; what
- * only the other side has stands behind the row it stood behind there. Where both moved rows, differently, it is asked about.
+ * The order of the rows of both sides, which is the way of the water or the gas and means
+ * something. Whoever moved rows sets their order; what only the other side has stands behind the
+ * row it stood behind there. Where both moved rows, differently, it is asked about.
  */
 function mergedOrder(
   base: readonly Row[],
@@ -141,7 +144,10 @@ function inKeyOrder(value: unknown): string | undefined {
   return `{${text}}`
 }
 
-/** A short fingerprint of anything JSON can hold, keys in any order: changes when the content does. Not for security. */
+/**
+ * A short fingerprint of anything JSON can hold, keys in any order: changes when the content does.
+ * Not for security.
+ */
 export function fingerprint(value: unknown): string {
   const text = inKeyOrder(value) ?? ''
   let [h1, h2] = [0xdeadbeef, 0x41c6ce57]

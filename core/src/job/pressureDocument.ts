@@ -44,7 +44,9 @@ export const HeatingPipe = z.object({
   size: z.string().max(20).nullable(),
   /** All of it, flow and return: what it holds. */
   length_m: known('length'),
-  /** The longest way through it, there and back: what the pump sees. Null takes the whole length. */
+  /**
+   * The longest way through it, there and back: what the pump sees. Null takes the whole length.
+   */
   run_m: known('length'),
   bends: count,
   /** Null: common to all zones. */
@@ -127,7 +129,10 @@ export const Heating = z.object({
   pipes: rowsOf(HeatingPipe, 200),
   parts: rowsOf(CircuitPart, 60),
   boilerLeastFlow_m3_s: known('water-flow'),
-  /** A generic pump by its id, or the maker's curve by its two ends; null lets Hestian choose a generic one. */
+  /**
+   * A generic pump by its id, or the maker's curve by its two ends; null lets Hestian choose a
+   * generic one.
+   */
   pumpId: z.string().max(20).nullable(),
   pumpHead_Pa: known('water-pressure'),
   pumpMost_m3_s: known('water-flow'),
@@ -153,7 +158,10 @@ export const Heating = z.object({
   /** Cold fill set by hand; null takes the computed one. */
   fillGauge_Pa: known('water-pressure'),
   dayTemp_K: known('temperature'),
-  /** Of floor loops: the hottest they may be fed, what mixes it down, and what cuts it off when that fails. */
+  /**
+   * Of floor loops: the hottest they may be fed, what mixes it down, and what cuts it off when that
+   * fails.
+   */
   floorMostTemp_K: known('temperature'),
   floorMixer: yesNo,
   floorCutOut: yesNo,
@@ -204,7 +212,10 @@ export const InletPart = z.object({
 
 export type InletPart = z.infer<typeof InletPart>
 
-/** What keeps a store of hot water from bursting: settings, the inlet group in flow order, and what cuts the heat off. */
+/**
+ * What keeps a store of hot water from bursting: settings, the inlet group in flow order, and what
+ * cuts the heat off.
+ */
 export const HotWaterSafety = z.object({
   /** What the reducing valve is set to; null takes the practice's. */
   reducingGauge_Pa: known('water-pressure'),
@@ -280,7 +291,10 @@ export const blankDischarge: Discharge = {
 }
 
 export const reliefGuards = ['heating', 'expansion', 'temperature'] as const
-/** A relief valve. Its setting stands with the circuit it guards; here stands what it is and where its water goes. */
+/**
+ * A relief valve. Its setting stands with the circuit it guards; here stands what it is and where
+ * its water goes.
+ */
 export const ReliefValve = z.object({
   id,
   name,

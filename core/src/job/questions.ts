@@ -17,7 +17,10 @@ const yesNo = [
 const closes =
   'Any one of these keeps expanding water from going back: then the hot water needs a {vessel} of its own.'
 
-/** Everything that is looked at on a survey, in the order one walks: the main, the gas, the place, its air, its services. */
+/**
+ * Everything that is looked at on a survey, in the order one walks: the main, the gas, the place,
+ * its air, its services.
+ */
 export const lookQuestions = [
   {
     key: 'mainStopValve',
@@ -258,7 +261,10 @@ export const answerText = (key: LookKey, answer: string): string =>
 export const withWords = (text: string, words: Readonly<Record<string, string>>): string =>
   withArticles(text.replace(/\{(\w+)\}/g, (_, key: string) => words[key] ?? key))
 
-/** A text with the practice's own words in place of `{word}`. A sentence that begins with one begins with a capital. */
+/**
+ * A text with the practice's own words in place of `{word}`. A sentence that begins with one begins
+ * with a capital.
+ */
 export function inWords(text: string, words: Readonly<Record<string, string>>): string {
   const put = withWords(text, words)
   return put.charAt(0).toUpperCase() + put.slice(1)
@@ -280,8 +286,8 @@ export interface DraughtTrial {
 }
 
 /**
- * Verdict of a draught trial. Smoke that comes out fails, whatever was not yet in place; smoke drawn in passes only with every condition
- * held. Source: sources.trade.
+ * Verdict of a draught trial. Smoke that comes out fails, whatever was not yet in place; smoke
+ * drawn in passes only with every condition held. Source: sources.trade.
  */
 export function judgeDraught({ held, smoke }: DraughtTrial): {
   readonly outcome: 'passed' | 'failed' | 'cannot-tell'

@@ -83,7 +83,10 @@ const kindOf = <const K extends string, S extends z.ZodRawShape>(
   kind,
 })
 
-/** The kinds of record, the one list of them. Appended, never changed; a correction is a new record that names the one it replaces. */
+/**
+ * The kinds of record, the one list of them. Appended, never changed; a correction is a new record
+ * that names the one it replaces.
+ */
 export const recordKinds = [
   kindOf(
     'reading',
@@ -168,7 +171,10 @@ export const recordKinds = [
       prepared: z.array(short).max(60),
       /** Fingerprint of the pipes that were tested; none in records of before. */
       restsOn: z.string().max(120).optional(),
-      /** Which test of the job it is (`bench/gas-test/kinds.ts`); none in records of before, when there was one. */
+      /**
+       * Which test of the job it is (`bench/gas-test/kinds.ts`); none in records of before, when
+       * there was one.
+       */
       test: z.string().min(1).max(120).optional(),
       name: short.optional(),
       /** The gauge as the firm’s list had it that day; none where it is not on the list. */
@@ -266,7 +272,10 @@ export const recordKinds = [
   kindOf(
     'step-undone',
     {
-      /** The step or confirmation that is taken back; the row names it as the one it replaces, with the reason. */
+      /**
+       * The step or confirmation that is taken back; the row names it as the one it replaces, with
+       * the reason.
+       */
       stepId: z.string().min(1).max(420),
     },
     () => 'A step taken back',
@@ -326,9 +335,14 @@ export const recordKinds = [
       typed: z.record(z.string().max(40), z.string().max(80)),
       confirmed: z.array(z.string().max(40)).max(10),
       instrument: short,
-      /** Fingerprint of what it was made on (`bench/by-hand/madeOn.ts`); none in records of before. */
+      /**
+       * Fingerprint of what it was made on (`bench/by-hand/madeOn.ts`); none in records of before.
+       */
       on: z.string().max(80).optional(),
-      /** What an instrument sent meanwhile: seconds since the clock was started, SI (`bench/series`). */
+      /**
+       * What an instrument sent meanwhile: seconds since the clock was started, SI
+       * (`bench/series`).
+       */
       series: z
         .array(z.tuple([finite, finite]))
         .max(720)
@@ -386,7 +400,10 @@ export const recordKinds = [
       /** The signed revision that was handed over. */
       revision: z.string().min(1).max(4),
       name: z.string().trim().min(2, 'type the name').max(120),
-      /** The lines of a drawn signature as an SVG path in a field of 300 by 100; none where it was typed. */
+      /**
+       * The lines of a drawn signature as an SVG path in a field of 300 by 100; none where it was
+       * typed.
+       */
       drawn: drawnLines.optional(),
     },
     ({ name, revision }) => `Revision ${revision} received by ${name}`,
@@ -432,7 +449,10 @@ export const recordKinds = [
       /** The tickets as their papers said them that day; none in signatures of before. */
       papers: z.array(short).max(20).optional(),
       drawn: drawnLines.optional(),
-      /** SHA-256 of the document as it was signed, in its canonical form; none in signatures of before. */
+      /**
+       * SHA-256 of the document as it was signed, in its canonical form; none in signatures of
+       * before.
+       */
       sha256: sha256.optional(),
     },
     ({ typedName, revision }) => `Signature of ${typedName} under revision ${revision}`,
@@ -443,7 +463,9 @@ export const recordKinds = [
       /** What kind of thing was taken out; never what it was. */
       what: z.string().max(400),
       because: short,
-      /** Revisions that are not as they were signed any more, with the SHA-256 that each has now. */
+      /**
+       * Revisions that are not as they were signed any more, with the SHA-256 that each has now.
+       */
       revisions: z.array(z.object({ letter: z.string().max(4), sha256 })).max(2000),
     },
     ({ what }) => `Redacted: ${what}`,
@@ -461,7 +483,9 @@ export const RecordBody = z.discriminatedUnion(
 export type RecordBody = z.infer<typeof RecordBody>
 export type RecordKind = RecordBody['kind']
 
-/** A record in a line, by a name that whoever made it knows; with the practice's words in braces. */
+/**
+ * A record in a line, by a name that whoever made it knows; with the practice's words in braces.
+ */
 export const recordSays = (body: RecordBody): string =>
   recordKinds.find((one) => one.kind === body.kind)?.says(body as never) ?? body.kind
 
@@ -479,7 +503,10 @@ export type JobRecord = z.infer<typeof JobRecord>
 /** A body of one kind. */
 export type BodyOf<K extends RecordKind> = Extract<RecordBody, { kind: K }>
 
-/** The records of one kind, with their bodies narrowed. Those that a later record replaces are left out. */
+/**
+ * The records of one kind, with their bodies narrowed. Those that a later record replaces are left
+ * out.
+ */
 export function ofKind<K extends RecordKind>(
   records: readonly JobRecord[],
   kind: K,
@@ -491,7 +518,10 @@ export function ofKind<K extends RecordKind>(
   )
 }
 
-/** Steps that bring the body of an older record forward, oldest first; each takes what it does not know as it is. */
+/**
+ * Steps that bring the body of an older record forward, oldest first; each takes what it does not
+ * know as it is.
+ */
 const broughtForward: readonly ((body: unknown) => unknown)[] = [
   // Until its seventh version Hestian called a sheet that somebody had checked proven.
   (body) => (isKind(body, 'prove-sheet') ? { ...body, kind: 'sheet-checked' } : body),
@@ -507,7 +537,10 @@ const isKind = (body: unknown, kind: string): body is { kind: string } =>
 export type StoredRecord =
   { readonly ok: true; readonly record: JobRecord } | { readonly ok: false; readonly says: string }
 
-/** Reads a record as it is stored: brought forward and checked. What is none says which value is wrong. */
+/**
+ * Reads a record as it is stored: brought forward and checked. What is none says which value is
+ * wrong.
+ */
 export function readStoredRecord(
   raw: Readonly<Partial<Record<keyof JobRecord, unknown>>>,
 ): StoredRecord {

@@ -2,13 +2,18 @@ import type { z } from 'zod'
 
 /** What is taken out of what is stored, and what stands there instead. */
 export interface Redaction {
-  /** Names, addresses, numbers as they are written, whatever their case and the white space between. */
+  /**
+   * Names, addresses, numbers as they are written, whatever their case and the white space between.
+   */
   readonly words: readonly string[]
   readonly instead: string
   readonly photographs: boolean
 }
 
-/** Texts that name a thing to the program, by their key: nobody's name is in them, and a job falls apart without them. */
+/**
+ * Texts that name a thing to the program, by their key: nobody's name is in them, and a job falls
+ * apart without them.
+ */
 const forTheProgram: ReadonlySet<string> = new Set([
   ...['id', 'by', 'at', 'kind', 'hash', 'type', 'replaces', 'recordId', 'drawn', 'sha256'],
   ...['field', 'item', 'stepId', 'testId', 'gaugeId', 'optionId', 'target', 'test', 'pipe'],
@@ -46,7 +51,10 @@ export function textsWith(value: unknown, words: readonly string[]): readonly st
   return [...found]
 }
 
-/** The value without the words; a drawn signature goes with the name under it, photographs where that is asked. */
+/**
+ * The value without the words; a drawn signature goes with the name under it, photographs where
+ * that is asked.
+ */
 export function redact(value: unknown, redaction: Redaction): unknown {
   const { words, instead, photographs } = redaction
   const mention = mentionOf(words)
@@ -67,8 +75,9 @@ export function redact(value: unknown, redaction: Redaction): unknown {
 }
 
 /**
- * The same of something that has a schema: what the schema will not take (a text that became too long, a word that was one of a list)
- * is replaced as a whole, or stays as it was where it must be one of a few. Throws where the value did not fit its schema before.
+ * The same of something that has a schema: what the schema will not take (a text that became too
+ * long, a word that was one of a list) is replaced as a whole, or stays as it was where it must be
+ * one of a few. Throws where the value did not fit its schema before.
  */
 export function redactAs<S extends z.ZodType>(
   schema: S,

@@ -10,7 +10,8 @@ const place = (
 ) => blankDocument({ name: 'House', address: '', practice, timeZone })
 
 test.each([
-  // The offsets of the IANA database: British summer time, Denver's, Adelaide's half hour, St John's in winter.
+  // The offsets of the IANA database: British summer time, Denver's, Adelaide's half hour, St
+  // John's in winter.
   ['uk-ireland', null, at, '2026-07-02 00:30', 'Times are those of London.'],
   ['north-america', null, at, '2026-07-01 23:30', 'Times are UTC.'],
   ['north-america', 'America/Denver', at, '2026-07-01 17:30', 'Times are those of Denver.'],

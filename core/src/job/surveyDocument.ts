@@ -25,7 +25,9 @@ const lookedShape = Object.fromEntries(
 export const Looked = z.object(lookedShape)
 export type Looked = z.infer<typeof Looked>
 
-/** A running pressure with the flow that was drawn meanwhile, by a timed container or a flow cup. */
+/**
+ * A running pressure with the flow that was drawn meanwhile, by a timed container or a flow cup.
+ */
 export const MainPoint = z.object({
   id,
   name,

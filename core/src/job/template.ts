@@ -4,8 +4,9 @@ import type { Known } from './known'
 const isKnown = (value: object): value is NonNullable<Known> => 'basis' in value && 'value' in value
 
 /**
- * A job's design as the start of another: what was measured or read on the other site becomes assumed here, in pencil, with where it came
- * from; what was looked at there is not looked at yet here; photographs, papers, dates and records stay behind.
+ * A job's design as the start of another: what was measured or read on the other site becomes
+ * assumed here, in pencil, with where it came from; what was looked at there is not looked at yet
+ * here; photographs, papers, dates and records stay behind.
  */
 export function templateOf(
   document: JobDocument,

@@ -1,4 +1,7 @@
-/** Fields that came with version 5 or later: while nobody has filled them, a proof given before still rests on the same. */
+/**
+ * Fields that came with version 5 or later: while nobody has filled them, a proof given before
+ * still rests on the same.
+ */
 const later = new Set([
   'maxInletGauge_Pa',
   'aboveFill_m',

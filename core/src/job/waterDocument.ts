@@ -27,7 +27,10 @@ export const WaterSegment = z.object({
   material: z.enum(materialNames),
   /** A size of the material's catalogue; null lets Hestian choose. */
   size: z.string().max(20).nullable(),
-  /** Something on the way that loses pressure, such as a meter or a check valve, at a flow its maker states. */
+  /**
+   * Something on the way that loses pressure, such as a meter or a check valve, at a flow its maker
+   * states.
+   */
   partDrop_Pa: known('water-pressure'),
   partFlow_m3_s: known('water-flow'),
   end: WaterEnd.nullable(),

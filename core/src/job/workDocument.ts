@@ -43,7 +43,10 @@ export type WeepCause = (typeof weepCauses)[number]
 
 const yesNo = z.enum(['yes', 'no']).nullable()
 
-/** One safety part exchanged: the plant it guards and the old and the new part are rows of the document; here is what stands between them. */
+/**
+ * One safety part exchanged: the plant it guards and the old and the new part are rows of the
+ * document; here is what stands between them.
+ */
 export const Exchange = z.object({
   part: z.enum(exchangedParts),
   /** Rows of `appliances` and `parts`. */
@@ -57,7 +60,10 @@ export const Exchange = z.object({
   between: z.enum(['nothing', 'lockable', 'plain-valve']).nullable(),
   /** Its discharge ends where it is seen and nobody is scalded. */
   endSafe: yesNo,
-  /** Setting of the relief behind a vessel or a reducing valve, and the maximum working pressure of a new vessel. */
+  /**
+   * Setting of the relief behind a vessel or a reducing valve, and the maximum working pressure of
+   * a new vessel.
+   */
   reliefGauge_Pa: known('water-pressure'),
   newMaxWorkingGauge_Pa: known('water-pressure'),
   cause: z.enum(weepCauses).nullable(),

@@ -22,7 +22,10 @@ export interface HandoverRules {
   /** How often a temperature relief on a store is eased, months. */
   readonly reliefEased_months: number
   readonly reliefEasedSource: Source
-  /** Forms of others that are filled by hand: Hestian carries what they ask and never takes their place. */
+  /**
+   * Forms of others that are filled by hand: Hestian carries what they ask and never takes their
+   * place.
+   */
   readonly forms: readonly { readonly name: string; readonly source: Source }[]
 }
 

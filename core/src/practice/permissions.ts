@@ -23,7 +23,9 @@ const allowed = {
   countersign: ['owner', 'lead'],
   /** Says of a sheet that it was checked; signs the handover. */
   sign: ['owner', 'lead'],
-  /** What goes in and out of the firm: imports, archive, the registration office, links for guests. */
+  /**
+   * What goes in and out of the firm: imports, archive, the registration office, links for guests.
+   */
   file: ['owner', 'lead', 'office'],
   /** The firm's gauges and their papers. */
   gauges: ['owner', 'lead', 'office'],
@@ -36,7 +38,10 @@ export const actions = Object.keys(allowed) as Action[]
 
 export const isRole = (text: string): text is Role => (roles as readonly string[]).includes(text)
 
-/** Whether somebody may do that: the one table that page and server ask. Whoever has no role here may nothing. */
+/**
+ * Whether somebody may do that: the one table that page and server ask. Whoever has no role here
+ * may nothing.
+ */
 export const may = ({ role }: { readonly role: string }, action: Action): boolean =>
   (allowed[action] as readonly string[]).includes(role)
 

@@ -53,7 +53,9 @@ export interface StageTest {
 /** Half a division of a spring gauge in tenths of a psi: common practice, no source. */
 const halfTenthPsi_Pa = 0.05 * 6894.757293168361
 
-/** Data and rules of one place. A figure whose source is 'assumed' is a setting to confirm locally. */
+/**
+ * Data and rules of one place. A figure whose source is 'assumed' is a setting to confirm locally.
+ */
 export interface Practice {
   readonly name: PracticeName
   readonly label: string
@@ -96,7 +98,9 @@ export interface Practice {
     readonly assumedWorking_Pa: Readonly<Record<'natural-gas' | 'propane', number>>
     readonly assumedWorkingSource: Source
     readonly staticToWorkingLimit_Pa: number
-    /** What a meter or container regulator gives with everything on, least and most, by fuel; gauge. */
+    /**
+     * What a meter or container regulator gives with everything on, least and most, by fuel; gauge.
+     */
     readonly supplyBand_Pa: Readonly<Record<'natural-gas' | 'propane', readonly [number, number]>>
     readonly supplyBandSource: Source
     /** What an appliance for propane in a cellar, a pit or under a floor is. */
@@ -127,9 +131,15 @@ export interface Practice {
     }
     /** What is another thing with propane. */
     readonly propane: StageTest
-    /** Tests of the stages before the last, which the bench makes stage by stage: pressure from the working pressure of the stage. */
+    /**
+     * Tests of the stages before the last, which the bench makes stage by stage: pressure from the
+     * working pressure of the stage.
+     */
     readonly elevated: StageTest
-    /** New pipe with air before its tightness test, where that is a test of its own: the permitted fall is a share of the pressure. */
+    /**
+     * New pipe with air before its tightness test, where that is a test of its own: the permitted
+     * fall is a share of the pressure.
+     */
     readonly strength?: {
       readonly least_Pa: number
       readonly factor: number
@@ -214,14 +224,20 @@ export interface Practice {
   readonly safety: {
     /** What a reducing valve for a store is set to. */
     readonly reducingGauge_Pa: number
-    /** Where the pressure after it should not pass, gauge: the vessel is sized to it; undefined takes it from the expansion relief. */
+    /**
+     * Where the pressure after it should not pass, gauge: the vessel is sized to it; undefined
+     * takes it from the expansion relief.
+     */
     readonly maxGauge_Pa?: number
     readonly expansionReliefGauge_Pa?: number
     readonly temperatureReliefGauge_Pa: number
     readonly temperatureReliefTemp_K: number
     /** Hottest that the cut-out may act at. */
     readonly cutOutMost_K: number
-    /** An expansion valve on the cold feed lets out what the water grows by, and no vessel is needed. */
+    /**
+     * An expansion valve on the cold feed lets out what the water grows by, and no vessel is
+     * needed.
+     */
     readonly expansionValveStandsIn: boolean
     /** Parts that the cold feed of a store is to have. */
     readonly inlet: readonly InletKind[]
@@ -237,12 +253,18 @@ export interface Practice {
       /** Valve to tundish, and the straight drop after it. */
       readonly d1Most_m: number
       readonly dropLeast_m: number
-      /** Height of an end outdoors above the ground, behind a guard, where the practice has it low; else by the school. */
+      /**
+       * Height of an end outdoors above the ground, behind a guard, where the practice has it low;
+       * else by the school.
+       */
       readonly endOutside_m?: readonly [number, number]
       readonly source: Source
     }
   }
-  /** What keeps heating water out of the drinking water: in a dwelling with treated water, and where it is fouler or not a dwelling. */
+  /**
+   * What keeps heating water out of the drinking water: in a dwelling with treated water, and where
+   * it is fouler or not a dwelling.
+   */
   readonly makeUp: {
     readonly home: 'double-check' | 'disconnected-link' | 'backflow-preventer'
     readonly foul: 'backflow-preventer'
@@ -269,7 +291,10 @@ export interface Practice {
     readonly metal_s: number
     readonly source: Source
   }
-  /** How new drinking-water pipe is disinfected: what is reached at the farthest outlet, for how long, what is left then, what may be drunk. */
+  /**
+   * How new drinking-water pipe is disinfected: what is reached at the farthest outlet, for how
+   * long, what is left then, what may be drunk.
+   */
   readonly disinfection: {
     readonly dose_kg_m3: number
     readonly hold_s: number
@@ -277,7 +302,10 @@ export interface Practice {
     readonly drink_kg_m3: number
     readonly source: Source
   }
-  /** How a gas pipe is purged: of its volume, to so much gas at the outlet; at a burner only to such a volume. */
+  /**
+   * How a gas pipe is purged: of its volume, to so much gas at the outlet; at a burner only to such
+   * a volume.
+   */
   readonly purge: {
     readonly factor: number
     readonly burnerMost_m3: number

@@ -9,8 +9,9 @@ export interface SafeOutlet {
 }
 
 /**
- * The hottest that may run where people wash in a building; one whose use nobody has said counts as a dwelling. An older consent counts
- * only where somebody has said that there is one, and never where people are frail or small.
+ * The hottest that may run where people wash in a building; one whose use nobody has said counts as
+ * a dwelling. An older consent counts only where somebody has said that there is one, and never
+ * where people are frail or small.
  */
 export const safeOutlet = (
   { hotWater }: Practice,

@@ -10,7 +10,10 @@ export interface School {
   readonly only?: Readonly<Partial<Record<PracticeName, 'a' | 'b'>>>
 }
 
-/** Matters on which good people disagree. Both reasons are shown and the choice is recorded. Source: sources.trade. */
+/**
+ * Matters on which good people disagree. Both reasons are shown and the choice is recorded. Source:
+ * sources.trade.
+ */
 export const schools = {
   hotWaterTemperature: {
     label: 'Hot water temperature',

@@ -20,7 +20,10 @@ const inches: Readonly<Record<string, string>> = {
   DN50: '2 in',
 }
 
-/** The name of a valve's size or outlet as it is sold under a practice: `G3/4` is 3/4 in NPT in North America. */
+/**
+ * The name of a valve's size or outlet as it is sold under a practice: `G3/4` is 3/4 in NPT in
+ * North America.
+ */
 export function sizeAsSold({ sizesIn }: Practice, name: string): string {
   if (sizesIn === 'millimetres') return name
   return inches[name] ?? (name.startsWith('G') ? `${name.slice(1)} in NPT` : name)

@@ -53,7 +53,10 @@ export interface Person {
   readonly units?: Readonly<Partial<Record<Measure, UnitName | undefined>>>
 }
 
-/** The tickets of somebody that count in a practice on a day (YYYY-MM-DD, or an instant), and those that ran out before it. */
+/**
+ * The tickets of somebody that count in a practice on a day (YYYY-MM-DD, or an instant), and those
+ * that ran out before it.
+ */
 export function ticketsOn(
   holds: readonly HeldTicket[],
   practice: PracticeName,
@@ -70,7 +73,9 @@ export function ticketsOn(
   return Object.keys(ranOut).length > 0 ? { tickets: good, ranOut } : { tickets: good }
 }
 
-/** The tickets of somebody that count in a practice on a day, each in a line as its paper says it. */
+/**
+ * The tickets of somebody that count in a practice on a day, each in a line as its paper says it.
+ */
 export const papersOn = (
   holds: readonly HeldTicket[],
   practice: PracticeName,
@@ -99,7 +104,10 @@ export const lacking = (
   needed: readonly Ticket[],
 ): readonly Ticket[] => needed.filter((ticket) => !person.tickets.includes(ticket))
 
-/** Why somebody may not sign, as a clause with their name: *Isla has no gas ticket*, or that it ran out and when. */
+/**
+ * Why somebody may not sign, as a clause with their name: *Isla has no gas ticket*, or that it ran
+ * out and when.
+ */
 export function lackingSays(
   { name, ranOut = {} }: Pick<Person, 'name' | 'ranOut'>,
   missing: readonly Ticket[],

@@ -11,7 +11,10 @@ export const isWork = ({ work }: JobDocument, ...kinds: readonly WorkKindId[]): 
 /** Kinds whose whole plant is filled and started, whoever built it. */
 const takesAny: WorkKindId = 'commissioning-only'
 
-/** Appliances of some kinds that this work fills and starts: new ones, and those that stay where all is commissioned. */
+/**
+ * Appliances of some kinds that this work fills and starts: new ones, and those that stay where all
+ * is commissioned.
+ */
 export const started = (
   document: JobDocument,
   kinds: readonly Appliance['kind'][],

@@ -1,6 +1,9 @@
 import type { SymptomId } from './step'
 
-/** What a reading outside its limits usually comes from (the practice's words in braces), and the test that tells one cause from the other. Common practice, no source. */
+/**
+ * What a reading outside its limits usually comes from (the practice's words in braces), and the
+ * test that tells one cause from the other. Common practice, no source.
+ */
 export interface Symptom {
   readonly says: string
   readonly causes: readonly string[]

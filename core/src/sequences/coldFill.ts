@@ -3,7 +3,10 @@ import { is, set } from './plant'
 import type { Guard, SequenceJob, StepPart } from './step'
 import { back, seen, stands, tested } from './step'
 
-/** The water side of whatever holds drinking water: charge, filling, flushing, pressure. One form for store and heater. */
+/**
+ * The water side of whatever holds drinking water: charge, filling, flushing, pressure. One form
+ * for store and heater.
+ */
 
 interface Potable {
   readonly of: string

@@ -5,7 +5,10 @@ import { set } from './plant'
 import type { Guard, StepPart } from './step'
 import { seen } from './step'
 
-/** Steps and guards that several sequences share. Common practice, no source, unless a line says otherwise. */
+/**
+ * Steps and guards that several sequences share. Common practice, no source, unless a line says
+ * otherwise.
+ */
 
 /** A temperature as it is said here, to a whole degree. */
 export const degrees = ({ units }: Practice, celsius: number): string =>

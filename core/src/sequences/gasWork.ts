@@ -6,7 +6,10 @@ import { is, set } from './plant'
 import type { Guard, SequenceJob, StepPart } from './step'
 import { back, gasTight, seen, stands, tested } from './step'
 
-/** Work on a gas pipe or a gas part: dead before, proved after. Work on gas under pressure is never offered. */
+/**
+ * Work on a gas pipe or a gas part: dead before, proved after. Work on gas under pressure is never
+ * offered.
+ */
 
 /** A gauge at rest on no gas pressure: common practice, no source. */
 const noGas_Pa = 20
@@ -69,7 +72,10 @@ export const gasGone = (of: string): StepPart => ({
 /** Whether the pipes are on file, and the bench can test them. */
 export const isOnFile = ({ document }: SequenceJob): boolean => document.gas.segments.length > 0
 
-/** Tightness after something was opened: the bench's test where the pipes are on file, else read here. */
+/**
+ * Tightness after something was opened: the bench's test where the pipes are on file, else read
+ * here.
+ */
 export const tight = (job: SequenceJob, of: string): StepPart => ({
   id: 'tight',
   title: 'Test the whole installation tight again.',

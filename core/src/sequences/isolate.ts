@@ -5,13 +5,18 @@ import { set } from './plant'
 import type { Guard, LeavesOff, StepPart } from './step'
 import { back, seen } from './step'
 
-/** Taking a wet plant out of use and giving it back: the same for a section of a building and for the exchange of one part. */
+/**
+ * Taking a wet plant out of use and giving it back: the same for a section of a building and for
+ * the exchange of one part.
+ */
 
 /** Above it, nothing is opened: below it a hand can stay on. Common practice, no source. */
 const openedMost_C = 40
 const openedMost_K = toSi(openedMost_C, 'C')
 
-/** A gauge at rest on no pressure; what a dial may show all the same. Common practice, no source. */
+/**
+ * A gauge at rest on no pressure; what a dial may show all the same. Common practice, no source.
+ */
 const noPressure_Pa = 5000
 
 export const heatOff = (of: string, name: string, burns: boolean): StepPart => ({

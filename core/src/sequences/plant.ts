@@ -1,9 +1,9 @@
 import type { JobDocument } from '../job/document'
 
 /**
- * The installation as the work on it sees it: things that stand one way or another, what is known of each, and what must never come
- * together. A thing is named by its kind and what it belongs to, as in `water.heating`. What nobody has recorded is unknown, and unknown
- * never reads as fine.
+ * The installation as the work on it sees it: things that stand one way or another, what is known
+ * of each, and what must never come together. A thing is named by its kind and what it belongs to,
+ * as in `water.heating`. What nobody has recorded is unknown, and unknown never reads as fine.
  */
 
 /** What there is of an installation, and how it may stand; `{of}` is what it belongs to. */

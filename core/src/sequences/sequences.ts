@@ -93,9 +93,14 @@ function stepOf(sequence: string, { was, ...part }: StepPart, { words }: Practic
   }
 }
 
-/** Whether an id of a record names a step: its own, or what it was called before there were several sequences. */
+/**
+ * Whether an id of a record names a step: its own, or what it was called before there were several
+ * sequences.
+ */
 export const isStep = ({ id, was }: Step, named: string): boolean => named === id || named === was
 
-/** The step that an item of the off strip is to be back before; a test names it by its last part. */
+/**
+ * The step that an item of the off strip is to be back before; a test names it by its last part.
+ */
 export const isBackBefore = (step: Step, named: string | undefined): boolean =>
   named !== undefined && (isStep(step, named) || step.id.endsWith(`.${named}`))

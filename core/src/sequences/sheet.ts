@@ -72,7 +72,9 @@ const openIn = ({
   })),
 ]
 
-/** What was passed over: to fix where the plant is not known to stand as it left it, else a note. */
+/**
+ * What was passed over: to fix where the plant is not known to stand as it left it, else a note.
+ */
 const passedOver = ({ name, skipped }: RecordedSequence): readonly StepFinding[] =>
   skipped.map(({ id, short, because, leavesUnknown }) => ({
     id: leavesUnknown ? 'step-left-unknown' : 'step-passed-over',

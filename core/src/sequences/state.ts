@@ -19,7 +19,10 @@ export interface Left {
   readonly left: LeavesOff
 }
 
-/** What ids in records mean: under the id of today, or the one of before there were several sequences. */
+/**
+ * What ids in records mean: under the id of today, or the one of before there were several
+ * sequences.
+ */
 export interface StepIndex {
   readonly steps: ReadonlyMap<string, Step>
   /** What each signed step makes of the plant. */
@@ -63,7 +66,10 @@ export function stepIndex(sequences: Sequences): StepIndex {
 export const leftOf = (sequences: Sequences, stepId: string | undefined): Left | undefined =>
   stepId === undefined ? undefined : stepIndex(sequences).lefts.get(stepId)
 
-/** The step and confirmation records that count, the last of each by the id it carries: a step that is taken back takes its confirmations with it. */
+/**
+ * The step and confirmation records that count, the last of each by the id it carries: a step that
+ * is taken back takes its confirmations with it.
+ */
 export function signedRecords(
   sequences: Sequences,
   entries: readonly JobRecord[],
@@ -109,8 +115,9 @@ function changesOf(
 }
 
 /**
- * How the plant is known to stand, folded from the records in their order, whoever made them. What a step that was taken back had set is
- * unknown from then on, until somebody records it anew. The gas pipes are proved while the bench says so and nothing was opened since.
+ * How the plant is known to stand, folded from the records in their order, whoever made them. What
+ * a step that was taken back had set is unknown from then on, until somebody records it anew. The
+ * gas pipes are proved while the bench says so and nothing was opened since.
  */
 export function plantState(
   sequences: Sequences,

@@ -28,7 +28,9 @@ export type Guard =
       readonly text: string
     }
 
-/** Something a step leaves out of its normal place; it stays on the off strip until it is put back. */
+/**
+ * Something a step leaves out of its normal place; it stays on the off strip until it is put back.
+ */
 export interface LeavesOff {
   readonly key: string
   readonly name: string
@@ -36,7 +38,10 @@ export interface LeavesOff {
   readonly where: string
   /** The step it must be back before. */
   readonly backBefore: string
-  /** Put back only when that step is reached and its earlier guards hold: power, and gas at a heater. */
+  /**
+   * Put back only when that step is reached and its earlier guards hold: power, and gas at a
+   * heater.
+   */
   readonly waits?: true
   /** The thing of the plant, as it stands while it is off and when it is back. */
   readonly thing?: { readonly id: ThingId; readonly off: string; readonly back: string }
@@ -77,7 +82,10 @@ export interface Step {
   readonly ticket?: Ticket
   /** How the plant stands when it is done. */
   readonly effects: Changes
-  /** It lets in what can hurt: out of reach of the server every state it rests on is looked at again. */
+  /**
+   * It lets in what can hurt: out of reach of the server every state it rests on is looked at
+   * again.
+   */
   readonly admits?: 'gas' | 'power' | 'heat' | 'pressure'
   /** How long it is held; the screen stays awake. */
   readonly hold_s?: number
@@ -136,7 +144,10 @@ export interface SequenceJob {
 /** One of the trade's sequences, as data: a folder and a line in the list of them (`kinds.ts`). */
 export interface SequenceSpec {
   readonly id: string
-  /** What of this job it is done on: appliances by id, or '' where it is done once. None where it is not called for. */
+  /**
+   * What of this job it is done on: appliances by id, or '' where it is done once. None where it is
+   * not called for.
+   */
   readonly at: (job: SequenceJob) => readonly string[]
   readonly name: (job: SequenceJob, at: string) => string
   /** What it makes wet or burning that has dangers of its own. */

@@ -22,7 +22,10 @@ export interface HeatingPipeAnswer {
 export const circuitFlowTemp_K = ({ heat, survey }: JobDocument, practice: Practice): number =>
   heat.flowTemp_K?.value ?? survey.maxFlowTemp_K?.value ?? practice.hotWater.flowTemp_K
 
-/** A circuit as far as it can be solved: zones whose load is known have a flow, pipes with a flow or a name have a size. */
+/**
+ * A circuit as far as it can be solved: zones whose load is known have a flow, pipes with a flow or
+ * a name have a size.
+ */
 export interface CircuitFacts {
   readonly loads: ReadonlyMap<string, number>
   readonly flows: ReadonlyMap<string, number>

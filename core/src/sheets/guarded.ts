@@ -4,12 +4,16 @@ import { sources } from '../answer/sources'
 import type { Sheet } from '../answer/sheet'
 import type { Show } from '../units/format'
 
-/** The last net under a sheet: a figure that its method refuses becomes a `stop` on that sheet, and the rest of the job is still computed. */
+/**
+ * The last net under a sheet: a figure that its method refuses becomes a `stop` on that sheet, and
+ * the rest of the job is still computed.
+ */
 export function guarded<A>(place: string, compute: () => Sheet<A>): Sheet<A> {
   try {
     return compute()
   } catch (error) {
-    // A RangeError is a method saying that a figure is outside it. Anything else is a mistake of ours and must be seen.
+    // A RangeError is a method saying that a figure is outside it. Anything else is a mistake of
+    // ours and must be seen.
     if (!(error instanceof RangeError)) throw error
     return {
       applies: true,

@@ -56,7 +56,10 @@ interface Placed {
   readonly fromY: number
 }
 
-/** Room of a drawing: rows come closer as there are more of them, and boxes smaller on a narrow page. */
+/**
+ * Room of a drawing: rows come closer as there are more of them, and boxes smaller on a narrow
+ * page.
+ */
 interface Room {
   readonly width: number
   readonly row: number
@@ -83,8 +86,9 @@ function roomFor(rows: number, width: number): Room {
 const staircaseHeight = 134
 
 /**
- * A pipe tree over the pressure staircase of its index run, on one axis of length. Orthogonal, to scale along the pipe; rows are ordered so
- * that no riser crosses a branch. `selected` is banded in both.
+ * A pipe tree over the pressure staircase of its index run, on one axis of length. Orthogonal, to
+ * scale along the pipe; rows are ordered so that no riser crosses a branch. `selected` is banded in
+ * both.
  */
 export function networkTree(picture: NetworkPicture, width: number, selected?: string): Drawing {
   const rows = rowsOf(picture)
@@ -131,7 +135,9 @@ export function networkTree(picture: NetworkPicture, width: number, selected?: s
   }
 }
 
-/** A row per end, the index lowest; a branch that leaves later stands nearer to the pipe it leaves. */
+/**
+ * A row per end, the index lowest; a branch that leaves later stands nearer to the pipe it leaves.
+ */
 function rowsOf({ pipes, indexRun }: NetworkPicture): ReadonlyMap<string, number> {
   const rows = new Map<string, number>()
   const beyond = new Map<string, DrawnPipe[]>()
@@ -341,7 +347,8 @@ function staircase(
   const [start, limit] = [y(stair.start_Pa), y(stair.limit_Pa)]
   const points = run.map(({ x2, pipe }) => `H${x2}V${y(stair.far_Pa(pipe.id))}`).join('')
   const over = stair.spare_Pa < -1e-6 * Math.max(1, Math.abs(stair.limit_Pa))
-  // Under its line the first figure would be crossed by a step that comes soon: then it stands over it.
+  // Under its line the first figure would be crossed by a step that comes soon: then it stands over
+  // it.
   const crossed =
     (run[0]?.x2 ?? right) - left <
     textWidth(stair.startText.map((span) => span.text).join(''), 14) + 14

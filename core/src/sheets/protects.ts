@@ -2,7 +2,10 @@ import type { Appliance, JobDocument } from '../job/document'
 import { fuelGases, grossInput_W } from '../methods/gas/fuel'
 import type { Practice } from '../practice/practices'
 
-/** Gross input or output of an appliance as the practice's rule takes it, W; undefined while its plate is not read. */
+/**
+ * Gross input or output of an appliance as the practice's rule takes it, W; undefined while its
+ * plate is not read.
+ */
 export function protects_W(
   appliance: Appliance,
   document: JobDocument,

@@ -5,7 +5,10 @@ import { parseQuantity } from '../units/parse'
 import type { UnitName } from '../units/units'
 import { inOrder, meterNode } from '../methods/network/tree'
 
-/** Columns that every tree of pipes has as a table, in the order they are written. Read by name in any order; unknown ones are passed over. */
+/**
+ * Columns that every tree of pipes has as a table, in the order they are written. Read by name in
+ * any order; unknown ones are passed over.
+ */
 export const sharedColumns = [
   'Pipe',
   'From',
@@ -53,9 +56,10 @@ export const sameText = (a: string, b: string): boolean =>
 const mostRows = 600
 
 /**
- * A tree from rows of text, or every sentence of what is wrong with them, by row: names missing or twice, a pipe that leaves from none of them, a
- * ring, a length that cannot be, a size its catalogue does not have. `finish` reads what the network has of its own and gives the segment, and
- * whether anything may branch off it.
+ * A tree from rows of text, or every sentence of what is wrong with them, by row: names missing or
+ * twice, a pipe that leaves from none of them, a ring, a length that cannot be, a size its
+ * catalogue does not have. `finish` reads what the network has of its own and gives the segment,
+ * and whether anything may branch off it.
  */
 export function treeFromRows<
   S extends { readonly id: string; readonly name: string; readonly from: string },

@@ -20,15 +20,19 @@ interface Named<Id extends string, W extends Wordings> {
 /** What was recorded on a job, as far as sheets judge by it. */
 export interface Recorded {
   readonly entries: readonly JobRecord[]
-  /** The pressure tests of the gas pipes; `gasTight` when all that are asked passed and the pipes lie there unchanged. */
+  /**
+   * The pressure tests of the gas pipes; `gasTight` when all that are asked passed and the pipes
+   * lie there unchanged.
+   */
   readonly gasTests: readonly RecordedGasTest[]
   readonly lastTestId?: string
   readonly gasTight: boolean
   readonly sequences: readonly RecordedSequence[]
 }
 /**
- * How a test stands. It passed, but: the pipes are others now (*changed*), a joint bubbled under soap (*bubbles*), something was repaired
- * since (*repaired*), the point it was read at is not closed yet (*test-point*).
+ * How a test stands. It passed, but: the pipes are others now (*changed*), a joint bubbled under
+ * soap (*bubbles*), something was repaired since (*repaired*), the point it was read at is not
+ * closed yet (*test-point*).
  */
 export type GasTestState =
   | 'not-made'
@@ -89,8 +93,9 @@ export interface Telling {
 }
 
 /**
- * One sheet of the design: everything that goes through all sheets folds over the list of these (`solve/sheets.ts`).
- * `Of` is what it takes from the sheets before it in the list: answers by sheet id.
+ * One sheet of the design: everything that goes through all sheets folds over the list of these
+ * (`solve/sheets.ts`). `Of` is what it takes from the sheets before it in the list: answers by
+ * sheet id.
  */
 export interface SheetSpec<
   Id extends string,
@@ -100,14 +105,23 @@ export interface SheetSpec<
 > extends Named<Id, W> {
   /** Where a figure outside its method is shown. */
   readonly place: string
-  /** What it rests on: parts of the document, and figures it takes from the answers before it. A proof of it is open again when one is another. */
+  /**
+   * What it rests on: parts of the document, and figures it takes from the answers before it. A
+   * proof of it is open again when one is another.
+   */
   readonly inputs: (document: JobDocument, of: Partial<Of>) => readonly unknown[]
-  /** What it reads beside, that no proof hangs on: where in a list a row stands, what is asked at all. It is solved again for these too. */
+  /**
+   * What it reads beside, that no proof hangs on: where in a list a row stands, what is asked at
+   * all. It is solved again for these too.
+   */
   readonly beside?: (document: JobDocument) => readonly unknown[]
   /** Another sheet whose inputs are its own too: a proof of it is held against those. */
   readonly restsWith?: keyof Of & string
   readonly solve: (document: JobDocument, practice: Practice, of: Partial<Of>) => Sheet<A>
-  /** What of the answer is bought or built, short enough to compare: how far an assumed value may move is searched by it. */
+  /**
+   * What of the answer is bought or built, short enough to compare: how far an assumed value may
+   * move is searched by it.
+   */
   readonly key?: (sheet: Extract<Sheet<A>, { applies: true }>) => string
   readonly owes?: (recorded: Recorded) => Owed
   /** The head of its page. */
@@ -142,7 +156,10 @@ export const sheetSpec =
   ): SheetSpec<Id, A, Of, W> =>
     spec
 
-/** Inputs that a later version brought, by name: none while nobody has filled them, so that a proof given before still rests on the same. */
+/**
+ * Inputs that a later version brought, by name: none while nobody has filled them, so that a proof
+ * given before still rests on the same.
+ */
 export const added = (values: Readonly<Record<string, unknown>>): readonly unknown[] =>
   Object.entries(values).flatMap(([name, value]) =>
     value === null || value === undefined ? [] : [name, value],

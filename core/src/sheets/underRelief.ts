@@ -64,9 +64,10 @@ function standingsOf(
 }
 
 /**
- * Every part of a sealed circuit whose limit is known, with what it sees while the relief lifts at `reliefSetGauge_Pa`: the setting, the
- * water between the two, and between the pump's discharge and the vessel its no-flow head. A part without a height stands at the fill
- * point, the relief too. Gauge, Pa. Source: sources.arithmetic.
+ * Every part of a sealed circuit whose limit is known, with what it sees while the relief lifts at
+ * `reliefSetGauge_Pa`: the setting, the water between the two, and between the pump's discharge and
+ * the vessel its no-flow head. A part without a height stands at the fill point, the relief too.
+ * Gauge, Pa. Source: sources.arithmetic.
  */
 export function partsUnderRelief(
   document: JobDocument,

@@ -1,9 +1,9 @@
 import type { Missing } from '../answer/sheet'
 
 /**
- * A question whose answer decides something. What is not known is never fine: it stands among what is missing, and the sheet cannot be
- * checked until somebody has looked. A question that does not apply on this job is left out by `asked`; that is another thing than not
- * having looked.
+ * A question whose answer decides something. What is not known is never fine: it stands among what
+ * is missing, and the sheet cannot be checked until somebody has looked. A question that does not
+ * apply on this job is left out by `asked`; that is another thing than not having looked.
  */
 export interface Decides {
   /** Where it is answered, as a dotted path. */

@@ -6,7 +6,8 @@ import { asItReads, drawingsAsTheyStand } from './asItReads.testing'
 const stored = (name: string): string =>
   readFileSync(join(__dirname, '../../../docs/generated', name), 'utf8')
 
-// A change here is one that somebody meant: `npm run generate` writes it anew, and it is read before it is kept.
+// A change here is one that somebody meant: `npm run generate` writes it anew, and it is read
+// before it is kept.
 test('what the design half says, works out and finds is what was last read', () => {
   expect(asItReads().split('\n')).toEqual(stored('as-it-reads.md').split('\n'))
 })

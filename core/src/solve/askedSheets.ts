@@ -5,7 +5,10 @@ import { sheetIds } from './sheetIds'
 
 const always: readonly SheetId[] = ['work', 'list', 'handover']
 
-/** Whether the work asks for a sheet. A job that nobody has said the work of is asked for all; what is not asked for is an invitation. */
+/**
+ * Whether the work asks for a sheet. A job that nobody has said the work of is asked for all; what
+ * is not asked for is an invitation.
+ */
 export function isSheetAsked(id: SheetId, document: JobDocument): boolean {
   const kinds = kindsOf(document)
   return (

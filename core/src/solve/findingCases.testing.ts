@@ -258,7 +258,10 @@ const oneBasin = juniper.hotWater?.outlets
 
 type Changes = Readonly<Record<string, unknown>>
 
-/** Where one value is not enough: what is changed for it to be there, and which of it is changed again for it to go. */
+/**
+ * Where one value is not enough: what is changed for it to be there, and which of it is changed
+ * again for it to go.
+ */
 export const several: readonly (readonly [
   id: FindingId,
   job: JobDocument,

@@ -6,7 +6,10 @@ import { showIn } from '../units/format'
 import type { Solution } from './solve'
 import { word } from './wording'
 
-/** What of the design speaks of the same thing as an item of the inspection: by the beginning of the item, findings by the beginning of theirs. */
+/**
+ * What of the design speaks of the same thing as an item of the inspection: by the beginning of the
+ * item, findings by the beginning of theirs.
+ */
 const sameThing: readonly { readonly item: string; readonly findings: readonly string[] }[] = [
   { item: 'discharge', findings: ['discharge-', 'tundish-', 'd1-', 'd2-', 'no-drop-after'] },
   { item: 'set-', findings: ['relief-above', 'relief-capacity-short'] },
@@ -17,7 +20,10 @@ const sameThing: readonly { readonly item: string; readonly findings: readonly s
   { item: 'tap', findings: ['outlet-scalds'] },
 ]
 
-/** An inspection that says sound while the design, by what is on file, says otherwise: one of the two is wrong, and neither hides the other. */
+/**
+ * An inspection that says sound while the design, by what is on file, says otherwise: one of the
+ * two is wrong, and neither hides the other.
+ */
 export function inspectedAgainst(
   { document, practice, findings }: Solution,
   inspected: AllInspected,

@@ -65,7 +65,10 @@ export interface Judgement {
   readonly canSign: boolean
 }
 
-/** Verdicts, guards, the off strip and what is missing, from the design's answers and everything recorded. Pure: no clock. */
+/**
+ * Verdicts, guards, the off strip and what is missing, from the design's answers and everything
+ * recorded. Pure: no clock.
+ */
 export function judge(solution: Solution, records: Records): Judgement {
   const off = stillOff(records.entries)
   const tests = judgeTests(records)

@@ -22,7 +22,10 @@ import { isSolved, recordedSpecs, sheetNames, solvedSpecs } from './sheets'
 import type { Solution } from './solve'
 import type { Finding } from '../answer/finding'
 
-/** What a sheet's state is made from: what it says, what the records owe it, and what a proof of it is held against. */
+/**
+ * What a sheet's state is made from: what it says, what the records owe it, and what a proof of it
+ * is held against.
+ */
 interface Standing {
   readonly sheet: Sheet<unknown>
   readonly owed: readonly Missing[]
@@ -93,7 +96,10 @@ function recordedSequence(
   }
 }
 
-/** Passed over, a step leaves what it would have set unknown, unless something else was seen to set it. */
+/**
+ * Passed over, a step leaves what it would have set unknown, unless something else was seen to set
+ * it.
+ */
 const leavesUnknown = (step: Step, { known }: Plant): boolean =>
   Object.keys(changesBy(step)).some((thing) => !known.has(thing))
 
@@ -158,7 +164,10 @@ export function judgeSheets(
   return Object.fromEntries(sheetIds.map((id) => [id, states[id]])) as Record<SheetId, JudgedSheet>
 }
 
-/** Whether a proof was given under the first way of telling what a sheet rests on: only then is it worth telling it so again. */
+/**
+ * Whether a proof was given under the first way of telling what a sheet rests on: only then is it
+ * worth telling it so again.
+ */
 const isToldTheFirstWay = (told: string): boolean => !told.startsWith('2:')
 
 /** A job that was signed before anybody was asked what the work is. */
@@ -170,7 +179,9 @@ const signedBefore = {
   because: 'Signed before this was asked.',
 } as const
 
-/** Nothing has been said of what is or comes here: no appliance, no circuit, no hot water, no pipe. */
+/**
+ * Nothing has been said of what is or comes here: no appliance, no circuit, no hot water, no pipe.
+ */
 const isUndecided = ({ appliances, heating, hotWater, gas, water }: JobDocument): boolean =>
   appliances.length === 0 &&
   heating === null &&
@@ -205,7 +216,10 @@ export const answersOf = (solution: Solution): Partial<Answers> =>
 
 const told = new WeakMap<Solution, Map<SolvedSheetId, string>>()
 
-/** What a sheet of a solution rests on: told once, since a solution never changes and is judged anew with every record. */
+/**
+ * What a sheet of a solution rests on: told once, since a solution never changes and is judged anew
+ * with every record.
+ */
 function restsOnIn(solution: Solution, id: SolvedSheetId): string {
   const prints = told.get(solution) ?? new Map<SolvedSheetId, string>()
   told.set(solution, prints)
@@ -270,8 +284,8 @@ function handover(
 }
 
 /**
- * `not-begun`: nobody has said yet what there is on this job, so nothing can be said not to apply. `invited`: the work does not ask for it;
- * it may be filled, and what is filled is judged.
+ * `not-begun`: nobody has said yet what there is on this job, so nothing can be said not to apply.
+ * `invited`: the work does not ask for it; it may be filled, and what is filled is judged.
  */
 export type SheetState =
   'checked' | 'ready' | 'stop' | 'incomplete' | 'does-not-apply' | 'not-begun' | 'invited'

@@ -64,7 +64,10 @@ export type StepState =
       readonly state: 'now' | 'after'
       readonly guards: readonly GuardState[]
       readonly openGuards: readonly GuardState[]
-      /** What it would bring even with every guard of it held: while there is any, nothing of it is confirmed. */
+      /**
+       * What it would bring even with every guard of it held: while there is any, nothing of it is
+       * confirmed.
+       */
       readonly dangers: readonly DangerState[]
     }
 
@@ -85,7 +88,9 @@ export interface JudgedSequence {
 /** How far the work on the plant is, and how the plant is known to stand. */
 export interface JudgedWork {
   readonly sequences: readonly JudgedSequence[]
-  /** The plant as it is known, with what its dangers are told by. Plain data: it crosses to workers. */
+  /**
+   * The plant as it is known, with what its dangers are told by. Plain data: it crosses to workers.
+   */
   readonly plant: Plant
 }
 
@@ -120,7 +125,10 @@ interface Bench extends Plant {
   readonly countersigned: ReadonlyMap<string, Pick<JobRecord, 'at' | 'by'>>
 }
 
-/** The record of a step, or of a confirmation in it: under its own id, or that of before there were several sequences. */
+/**
+ * The record of a step, or of a confirmation in it: under its own id, or that of before there were
+ * several sequences.
+ */
 const signedAs = (
   { id, was }: Step,
   { signed }: Pick<Plant, 'signed'>,
@@ -141,7 +149,10 @@ const leftByTests = (step: Step, off: readonly OffItem[]): readonly Guard[] =>
       text: `Back in place: ${item.body.name}`,
     }))
 
-/** The item that a guard waits for: by the key of what a step of its sequence left off, or by its own id. */
+/**
+ * The item that a guard waits for: by the key of what a step of its sequence left off, or by its
+ * own id.
+ */
 export const offItemOf = (
   step: Step,
   offKey: string,
@@ -268,7 +279,10 @@ function standsState(guard: Extract<Guard, { kind: 'stands' }>, bench: Bench): G
   })
 }
 
-/** On the strip no more; and where it is a thing of the plant, known to be back: passed over is not put back. */
+/**
+ * On the strip no more; and where it is a thing of the plant, known to be back: passed over is not
+ * put back.
+ */
 function putBackState(
   step: Step,
   guard: Extract<Guard, { kind: 'put-back' }>,
@@ -323,7 +337,10 @@ export const changesBy = ({ effects, leavesOff }: Step): Changes => ({
   ),
 })
 
-/** The id under which somebody records that they looked at what a guard rests on, there and then; none for what is confirmed by eye anyway. */
+/**
+ * The id under which somebody records that they looked at what a guard rests on, there and then;
+ * none for what is confirmed by eye anyway.
+ */
 export function nowId(guard: Guard): string | undefined {
   switch (guard.kind) {
     case 'seen':
@@ -345,7 +362,10 @@ const lookedAgain = (step: Step, guard: Guard, bench: Bench): Pick<GuardState, '
   return seen ? { seenNow: seen.at } : {}
 }
 
-/** What a step makes of the plant from here to its signature: what its open guards say and put back, then the step itself. */
+/**
+ * What a step makes of the plant from here to its signature: what its open guards say and put back,
+ * then the step itself.
+ */
 const wholeOf = (step: Step, guards: readonly GuardState[]): Changes =>
   Object.assign(
     {},

@@ -37,7 +37,10 @@ export interface JudgedTest {
 /** Which test of the job it was; records of before knew one. */
 const testIdOf = ({ begun }: Pick<JudgedTest, 'begun'>): string => begun.test ?? gasTightness.id
 
-/** Whether what was tested lies there unchanged. Tests recorded before they kept a fingerprint count as they did. */
+/**
+ * Whether what was tested lies there unchanged. Tests recorded before they kept a fingerprint count
+ * as they did.
+ */
 const isStillTested = (
   { begun }: Pick<JudgedTest, 'begun'>,
   document: JobDocument,
@@ -47,7 +50,10 @@ const isStillTested = (
     ? pipes === 'all'
     : begun.restsOn === testedFingerprint(document, pipes)
 
-/** A test of the gas pipes that is asked for or offered, and how it stands. The last of its kind counts. */
+/**
+ * A test of the gas pipes that is asked for or offered, and how it stands. The last of its kind
+ * counts.
+ */
 export interface JudgedGasTest extends RecordedGasTest {
   readonly test: GasTest
   readonly last?: JudgedTest
@@ -89,7 +95,10 @@ export const judgeGasTests = (
     }
   })
 
-/** Whether the gas may be turned on behind them: every test that is asked has passed, on the pipes as they are now. */
+/**
+ * Whether the gas may be turned on behind them: every test that is asked has passed, on the pipes
+ * as they are now.
+ */
 export const isGasTight = (
   gasTests: readonly JudgedGasTest[],
   tests: readonly JudgedTest[],

@@ -11,7 +11,9 @@ import type { Sheet } from '../answer/sheet'
 import type { SolvedSheetId } from './sheets'
 import { solvedSpecs } from './sheets'
 
-/** An assumed value that an answer rests on, and how far it may move before the answer changes. SI. */
+/**
+ * An assumed value that an answer rests on, and how far it may move before the answer changes. SI.
+ */
 export interface Leaning {
   readonly path: readonly (string | number)[]
   readonly name: string
@@ -196,9 +198,10 @@ function answerKey(solution: Solution, id: SolvedSheetId): string {
 const halvings = 11
 
 /**
- * The assumed values a sheet's answer rests on, each with the span in which the answer stays the same: every one is moved alone, out to three
- * times its own range. Those that change nothing there are left out. Solves the job some tens of times for each: not for every keystroke.
- * `progress` hears how far it is, 0 to 1.
+ * The assumed values a sheet's answer rests on, each with the span in which the answer stays the
+ * same: every one is moved alone, out to three times its own range. Those that change nothing there
+ * are left out. Solves the job some tens of times for each: not for every keystroke. `progress`
+ * hears how far it is, 0 to 1.
  */
 export function leansOn(
   document: JobDocument,

@@ -32,7 +32,9 @@ const methodWords = {
   'loading-units': 'loading units',
 } as const
 
-/** Solves a job under another practice and says what is different. Pure: the document is only read. */
+/**
+ * Solves a job under another practice and says what is different. Pure: the document is only read.
+ */
 export function practiceChange(document: JobDocument, to: PracticeName): PracticeChange {
   const [before, after] = [solve(document), solve({ ...document, practice: to })]
   const [old, next] = [before.practice, after.practice]

@@ -168,7 +168,10 @@ const restedOn: Readonly<Record<string, RestedOn>> = {
   },
 }
 
-/** The fingerprint that a proof of a sheet was given for under the first way; undefined for a sheet that did not exist then. */
+/**
+ * The fingerprint that a proof of a sheet was given for under the first way; undefined for a sheet
+ * that did not exist then.
+ */
 export const restedOnFirst = (
   sheet: string,
   document: JobDocument,

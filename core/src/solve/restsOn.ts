@@ -6,7 +6,10 @@ import { solvedSpec } from './sheets'
 
 type Of = Partial<Answers>
 
-/** All that a sheet's answer is made from, by which it is solved again: what it rests on and what it reads beside. */
+/**
+ * All that a sheet's answer is made from, by which it is solved again: what it rests on and what it
+ * reads beside.
+ */
 export const inputsOf = (spec: AnySpec, document: JobDocument, of: Of): readonly unknown[] => [
   document.practice,
   ...spec.inputs(document, of),
@@ -39,7 +42,9 @@ function printOf(part: unknown): unknown {
   return print
 }
 
-/** Fingerprint of what a sheet of the design rests on: a proof given for another one is open again. */
+/**
+ * Fingerprint of what a sheet of the design rests on: a proof given for another one is open again.
+ */
 export function restsOn(id: SolvedSheetId, document: JobDocument, of: Of): string {
   const spec = solvedSpec(id)
   const other = spec.restsWith as SolvedSheetId | undefined

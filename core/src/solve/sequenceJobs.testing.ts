@@ -43,7 +43,9 @@ const withStore = (
   )
 }
 
-/** A house that has hot water from one heater and no heating. The gas tree of the house hangs on it. */
+/**
+ * A house that has hot water from one heater and no heating. The gas tree of the house hangs on it.
+ */
 const heaterAlone = (
   practice: PracticeName,
   kind: ApplianceKind,

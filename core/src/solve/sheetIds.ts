@@ -1,6 +1,6 @@
 /**
- * The sheets by name, in working order: for the wire and for pages that show a job without solving it. `sheets.ts` has the sheets
- * themselves, in the same order.
+ * The sheets by name, in working order: for the wire and for pages that show a job without solving
+ * it. `sheets.ts` has the sheets themselves, in the same order.
  */
 export const sheetIds = [
   'work',

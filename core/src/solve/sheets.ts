@@ -24,8 +24,9 @@ import { listSpec, workSpec } from '../work/sheet'
 import { handoverSpec } from './handoverSheet'
 
 /**
- * The sheets in working order: the one list that solve, judge, the tabs, the board and the papers fold over. A sheet stands after those
- * whose answers it takes. Codes (S1, D2) are counted from where they stand, so that a new one can stand between.
+ * The sheets in working order: the one list that solve, judge, the tabs, the board and the papers
+ * fold over. A sheet stands after those whose answers it takes. Codes (S1, D2) are counted from
+ * where they stand, so that a new one can stand between.
  */
 export const sheetList = [
   workSpec,
@@ -59,11 +60,15 @@ export type Answers = {
 }
 export type Sheets = { readonly [Id in SolvedSheetId]: Sheet<Answers[Id]> }
 
-/** A sheet of the design as the folds see it: what it takes of others is checked where it is declared. */
+/**
+ * A sheet of the design as the folds see it: what it takes of others is checked where it is
+ * declared.
+ */
 export type AnySpec = SheetSpec<SolvedSheetId, unknown, Partial<Answers>>
 type AnyRecorded = RecordedSpec<SheetId>
 
-// The list is wider than the sum of its members' types: each solves with its own part of the answers.
+// The list is wider than the sum of its members' types: each solves with its own part of the
+// answers.
 export const solvedSpecs = sheetList.filter(
   (spec) => 'inputs' in spec,
 ) as unknown as readonly AnySpec[]

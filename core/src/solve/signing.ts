@@ -14,7 +14,10 @@ import { backChanges, changesBy, dangersNow, nowId, withinLimits } from './judge
 /** Why something is off after a leak, as the off strip says it. */
 export const leakMadeSafe = 'a leak made safe'
 
-/** What a request to sign, confirm or put back becomes: records to append, or a sentence that says why not. */
+/**
+ * What a request to sign, confirm or put back becomes: records to append, or a sentence that says
+ * why not.
+ */
 export type Signing =
   | { readonly ok: true; readonly bodies: readonly RecordBody[] }
   | {
@@ -77,7 +80,10 @@ function nextStep(judgement: Judgement, stepId: string): NextStep {
   return progress.state === 'after' ? { refused: tooEarly(judged) } : { judged, progress }
 }
 
-/** Confirms one guard by eye. Guards are confirmed in their order: the lever is back before the outlet is shut. What would bring a danger is not confirmed. */
+/**
+ * Confirms one guard by eye. Guards are confirmed in their order: the lever is back before the
+ * outlet is shut. What would bring a danger is not confirmed.
+ */
 export function confirmGuard(judgement: Judgement, stepId: string, guardId: string): Signing {
   const next = nextStep(judgement, stepId)
   if ('refused' in next) return next.refused
@@ -117,8 +123,9 @@ export const wantsCause = ({ step }: JudgedStep, si: number | undefined): boolea
   step.reading !== undefined && si !== undefined && withinLimits(step.reading, si) === false
 
 /**
- * Signs a step: every guard holds, its reading is given, nothing that must never come together would, and the person holds its ticket. A
- * reading outside its limits wants its cause and what was done. What it leaves off goes on the off strip.
+ * Signs a step: every guard holds, its reading is given, nothing that must never come together
+ * would, and the person holds its ticket. A reading outside its limits wants its cause and what was
+ * done. What it leaves off goes on the off strip.
  */
 export function signStep(
   judgement: Judgement,
@@ -174,7 +181,10 @@ function signedBody(
   }
 }
 
-/** What goes on the strip with a step; what is still there from before it was taken back is there already. */
+/**
+ * What goes on the strip with a step; what is still there from before it was taken back is there
+ * already.
+ */
 const leftOff = (step: Step, off: readonly OffItem[]): readonly RecordBody[] =>
   step.leavesOff
     .filter((left) => !off.some(({ body }) => body.stepId === leftId(step, left)))
@@ -188,7 +198,10 @@ const leftOff = (step: Step, off: readonly OffItem[]): readonly RecordBody[] =>
       stepId: leftId(step, left),
     }))
 
-/** Passes a step over with a reason: by whoever may sign it. It makes nothing of the plant, so what rests on it stays unknown. */
+/**
+ * Passes a step over with a reason: by whoever may sign it. It makes nothing of the plant, so what
+ * rests on it stays unknown.
+ */
 export function skipStep(
   judgement: Judgement,
   stepId: string,
@@ -207,7 +220,10 @@ export function skipStep(
   }
 }
 
-/** Stands up for what an apprentice signed: by somebody else who may, and who holds the ticket of the step. */
+/**
+ * Stands up for what an apprentice signed: by somebody else who may, and who holds the ticket of
+ * the step.
+ */
 export function countersignStep(judgement: Judgement, stepId: string, person: Person): Signing {
   const judged = find(judgement, stepId)?.judged
   const progress = judged?.progress
@@ -232,7 +248,10 @@ export interface Undoing {
   readonly reason: string
 }
 
-/** Takes a step back, by whoever may sign it: a new row with a reason. What it had made of the plant is unknown from then on. */
+/**
+ * Takes a step back, by whoever may sign it: a new row with a reason. What it had made of the plant
+ * is unknown from then on.
+ */
 export function undoStep(
   judgement: Judgement,
   stepId: string,
@@ -252,7 +271,10 @@ export function undoStep(
   }
 }
 
-/** What is ticked on a work list: done with what it asks to be written down, or not called for here and why. */
+/**
+ * What is ticked on a work list: done with what it asks to be written down, or not called for here
+ * and why.
+ */
 export interface Ticking {
   readonly answer: 'done' | 'not-here'
   readonly because: string
@@ -263,7 +285,10 @@ export interface Ticking {
 const ticketFor = (item: TickItem, answer: Ticking['answer']) =>
   answer === 'not-here' && item.anyoneSaysNotHere ? undefined : item.ticket
 
-/** Ticks an item of the work list: what it asks is given, and the person holds its ticket. Ticked again, the later one counts. */
+/**
+ * Ticks an item of the work list: what it asks is given, and the person holds its ticket. Ticked
+ * again, the later one counts.
+ */
 export function tickItem(
   judgement: Pick<Judgement, 'items'>,
   itemId: string,
@@ -293,7 +318,10 @@ const tick = (body: Omit<Extract<RecordBody, { kind: 'ticked' }>, 'kind'>): Sign
   bodies: [{ kind: 'ticked', ...body }],
 })
 
-/** Why nothing is lit again yet: a leak that is made safe is not mended, or something shut or capped keeps the gas away; undefined where nothing speaks against it. */
+/**
+ * Why nothing is lit again yet: a leak that is made safe is not mended, or something shut or capped
+ * keeps the gas away; undefined where nothing speaks against it.
+ */
 function notToBeLit({ sheets, off }: Judgement): string | undefined {
   if (sheets.list.findings.some(({ id }) => id === 'made-safe-not-mended'))
     return 'Nothing is lit again before a gas test has passed: the leak is made safe, not mended.'
@@ -301,7 +329,9 @@ function notToBeLit({ sheets, off }: Judgement): string | undefined {
   return gas && `First put back: ${gas.body.name}.`
 }
 
-/** Puts something back. Power, and gas at a heater, wait for their step and the guards before them. */
+/**
+ * Puts something back. Power, and gas at a heater, wait for their step and the guards before them.
+ */
 export function putBack(judgement: Judgement, offId: string): Signing {
   const item = judgement.off.find((one) => one.id === offId)
   if (!item) return refuse('no-such-step', 'That is already back, or was never off.')

@@ -6,7 +6,9 @@ import type { SignedWith, Signing, Undoing } from './signing'
 import type { VisitEnd } from './visits'
 import { beginVisit, endVisit } from './visits'
 
-/** What somebody does on site: judged by the page at once, and again by the server as it arrives. */
+/**
+ * What somebody does on site: judged by the page at once, and again by the server as it arrives.
+ */
 export type SiteAct =
   | { readonly do: 'guard'; readonly stepId: string; readonly guardId: string }
   | { readonly do: 'sign'; readonly stepId: string; readonly given: SignedWith }
@@ -61,7 +63,10 @@ export function requestOf(act: SiteAct): { readonly path: string; readonly body:
   }
 }
 
-/** The records of an act, the first under the act's own id: page and server number them alike, so that sent twice they are stored once. */
+/**
+ * The records of an act, the first under the act's own id: page and server number them alike, so
+ * that sent twice they are stored once.
+ */
 export const numbered = (
   bodies: readonly RecordBody[],
   act: { readonly id: string; readonly by: string },

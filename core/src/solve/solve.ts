@@ -30,12 +30,15 @@ type SolveSheet = (
 /** Solves a whole job: folds over the list of sheets and holds no formula. */
 export const solve = (document: JobDocument): Solution => solveBy(document, solveSheet)
 
-/** Answers of a sheet that are kept: the design as it is, as it was, and what is tried beside it. */
+/**
+ * Answers of a sheet that are kept: the design as it is, as it was, and what is tried beside it.
+ */
 const kept = 4
 
 /**
- * Solves as {@link solve} does, and solves a sheet again only when one of its inputs is another than before, by identity: a document
- * written at a path keeps the rest the very same. For one job that is being typed in; the memory lives as long as what this gives.
+ * Solves as {@link solve} does, and solves a sheet again only when one of its inputs is another
+ * than before, by identity: a document written at a path keeps the rest the very same. For one job
+ * that is being typed in; the memory lives as long as what this gives.
  */
 export function solver(): (document: JobDocument) => Solution {
   const memory = new Map<

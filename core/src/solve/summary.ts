@@ -55,7 +55,10 @@ export interface Summarised {
   readonly samples: Records['samples']
 }
 
-/** A job as the board shows it: its stage, what it waits for and on whom, and what is off on its site. Pure. */
+/**
+ * A job as the board shows it: its stage, what it waits for and on whom, and what is off on its
+ * site. Pure.
+ */
 export function summaryOf(state: Summarised): Summary {
   const solution = solve(state.document)
   const judgement = judge(solution, {
@@ -153,7 +156,10 @@ function waitsOn(judgement: Judgement, sheet: SheetId): string {
 const inShort = (text: string): string =>
   text.length > 60 ? `${text.slice(0, 59).trimEnd()}…` : text
 
-/** What visits leave to be done: that one goes on, what the last one left, and the snag that was promised first. */
+/**
+ * What visits leave to be done: that one goes on, what the last one left, and the snag that was
+ * promised first.
+ */
 function promised({ visits, snags }: Judgement): readonly string[] {
   const last = visits.at(-1)
   const due = snags.flatMap(({ body }) => (body.due === null ? [] : [{ ...body, due: body.due }]))

@@ -113,7 +113,8 @@ describe('readings', () => {
     expect(answer.answer.curve?.staticGauge_Pa).toBe(3.5e5)
     const heat = solve(bathing()).heat
     const main = heat.applies ? heat.answer?.main_m3_s : undefined
-    // Left at the heater: 1 bar and 4 m of water, 1.392 bar; the fall is 2.108 of the 1.3 bar measured at 20 L/min.
+    // Left at the heater: 1 bar and 4 m of water, 1.392 bar; the fall is 2.108 of the 1.3 bar
+    // measured at 20 L/min.
     expect((main ?? 0) * 60000).toBeCloseTo(20 * (2.10773 / 1.3) ** 0.54, 2)
   })
   test('the main is judged: closed by a fitting, too high, or not to be told yet', () => {

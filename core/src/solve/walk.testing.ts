@@ -18,13 +18,17 @@ import { solve } from './solve'
 import { stillOff } from './offStrip'
 
 /**
- * Somebody walks a job in any order that is allowed, on a plant that stands as chance has it and that nobody has looked at. What would hurt
- * is told by plain rules of its own, which know the plant as it is and nothing of guards or of what was recorded.
+ * Somebody walks a job in any order that is allowed, on a plant that stands as chance has it and
+ * that nobody has looked at. What would hurt is told by plain rules of its own, which know the
+ * plant as it is and nothing of guards or of what was recorded.
  */
 
 type Truth = ReadonlyMap<string, string>
 
-/** What must never be brought about, told from the plant as it is. Separate from the hazards of the engine on purpose. */
+/**
+ * What must never be brought about, told from the plant as it is. Separate from the hazards of the
+ * engine on purpose.
+ */
 const harm: Readonly<
   Record<string, (has: (thing: string, value: string) => boolean, of: string) => boolean>
 > = {

@@ -13,7 +13,10 @@ export function formatNumber(value: number, decimals: number): string {
   return `${negative ? '−' : ''}${grouped}${part ? `.${part}` : ''}`
 }
 
-/** A quantity in SI as a figure in a unit, rounded as a gauge of that unit reads unless decimals are given. */
+/**
+ * A quantity in SI as a figure in a unit, rounded as a gauge of that unit reads unless decimals are
+ * given.
+ */
 export const figureIn = (si: number, unit: UnitName, decimals?: number): string =>
   formatNumber(fromSi(si, unit), decimals ?? units[unit].decimals)
 
@@ -21,7 +24,10 @@ export const figureIn = (si: number, unit: UnitName, decimals?: number): string 
 export const quantityIn = (si: number, unit: UnitName, decimals?: number): string =>
   `${figureIn(si, unit, decimals)}\u00a0${units[unit].symbol}`
 
-/** Shows quantities in a job's units: one is made per practice and handed to whatever writes a sentence. */
+/**
+ * Shows quantities in a job's units: one is made per practice and handed to whatever writes a
+ * sentence.
+ */
 export interface Show {
   (si: number, measure: Measure, decimals?: number): string
   readonly figure: (si: number, measure: Measure, decimals?: number) => string
@@ -58,7 +64,8 @@ const readInInches_m = 0.6
 
 export function showIn(set: UnitSet, more = 0): Show {
   const show = (si: number, measure: Measure, decimals?: number) => {
-    // Two psi is 55 inches of water, and the two are often mixed up: from 1 psi on, gas is read in psi.
+    // Two psi is 55 inches of water, and the two are often mixed up: from 1 psi on, gas is read in
+    // psi.
     if (measure === 'gas-pressure' && set[measure] === 'inwc' && Math.abs(si) >= units.psi.factor)
       return quantityIn(si, 'psi', 1 + more)
     // Ten point three minutes read as ten minutes three: a duration is never a decimal.
@@ -96,8 +103,8 @@ const mostMore = 3
 const sameShare = 1e-6
 
 /**
- * Says something with just enough decimals that two figures of one measure that differ never read alike: a failed limit is not rounded
- * away. What no decimal tells apart is said as usual.
+ * Says something with just enough decimals that two figures of one measure that differ never read
+ * alike: a failed limit is not rounded away. What no decimal tells apart is said as usual.
  */
 export function toldApart<T>(show: Show, say: (show: Show) => T): T {
   for (let more = 0; more <= mostMore; more++) {

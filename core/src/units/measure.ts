@@ -1,7 +1,10 @@
 import type { Kind, UnitName } from './units'
 import { units } from './units'
 
-/** A figure's role on site. Gas and water pressures are both pressures, but nobody reads them in the same unit. */
+/**
+ * A figure's role on site. Gas and water pressures are both pressures, but nobody reads them in the
+ * same unit.
+ */
 export type Measure =
   | 'water-pressure'
   | 'gas-pressure'
@@ -30,8 +33,9 @@ export type Measure =
   | 'mass-flow'
 
 /**
- * What an entry may be. Outside `hard` it cannot be; outside `usual` it is a question, never a refusal. An amount that is not nothing is at
- * least `least`: a millionth of a litre is a slip of the unit, and methods divide by it. SI.
+ * What an entry may be. Outside `hard` it cannot be; outside `usual` it is a question, never a
+ * refusal. An amount that is not nothing is at least `least`: a millionth of a litre is a slip of
+ * the unit, and methods divide by it. SI.
  */
 interface Range {
   readonly kind: Kind
@@ -46,7 +50,10 @@ export const isNext0 = (si: number, measure: Measure): boolean => {
   return least !== undefined && si !== 0 && Math.abs(si) < least * (1 - 1e-9)
 }
 
-/** Usual ranges: common practice, no source; they exist to catch a slip of unit. Hard limits: what cannot be on this planet or in a house. */
+/**
+ * Usual ranges: common practice, no source; they exist to catch a slip of unit. Hard limits: what
+ * cannot be on this planet or in a house.
+ */
 export const ranges: Record<Measure, Range> = {
   'water-pressure': { kind: 'pressure', hard: [0, 5e6], usual: [0, 1e6], least: 10 },
   'gas-pressure': { kind: 'pressure', hard: [0, 1e6], usual: [0, 6000], least: 0.1 },
@@ -121,7 +128,10 @@ export const echoUnit = (measure: Measure, shown: UnitName): UnitName | undefine
   return pair && units[pair].kind === ranges[measure].kind ? pair : undefined
 }
 
-/** The measure that a key's unit suffix names, for showing a working's figures; undefined when the key has no unit. */
+/**
+ * The measure that a key's unit suffix names, for showing a working's figures; undefined when the
+ * key has no unit.
+ */
 export function measureOfKey(key: string, circuit: 'water' | 'gas'): Measure | undefined {
   const suffix = key.slice(key.indexOf('_') + 1)
   if (!key.includes('_')) return undefined

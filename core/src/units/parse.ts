@@ -4,7 +4,9 @@ import { echoUnit, isNext0, ranges } from './measure'
 import type { Unit, UnitName } from './units'
 import { fromSi, toSi, units } from './units'
 
-/** What was made of a text. `question` is asked before an unusual value is used; it never refuses. */
+/**
+ * What was made of a text. `question` is asked before an unusual value is used; it never refuses.
+ */
 export type Parsed =
   | {
       readonly outcome: 'understood'
@@ -23,9 +25,10 @@ export type Parsed =
 const longestEntry = 80
 
 /**
- * Reads a quantity as people write it: `12 psi`, `0,83 bar`, `7 in wc`, `24 ft 6 in`, `-3 °C`. A bare number takes `shown`.
- * Comma and point are both decimal and a space groups digits; a comma before exactly three digits is offered both ways.
- * Gives SI (gauge pressure stays gauge). Never throws: what it cannot read it says, with what it accepts.
+ * Reads a quantity as people write it: `12 psi`, `0,83 bar`, `7 in wc`, `24 ft 6 in`, `-3 °C`. A
+ * bare number takes `shown`. Comma and point are both decimal and a space groups digits; a comma
+ * before exactly three digits is offered both ways. Gives SI (gauge pressure stays gauge). Never
+ * throws: what it cannot read it says, with what it accepts.
  */
 export function parseQuantity(text: string, measure: Measure, shown: UnitName): Parsed {
   const tidy = text
@@ -73,7 +76,10 @@ export function parseQuantity(text: string, measure: Measure, shown: UnitName): 
   return withinRange(only, measure, unit, shown)
 }
 
-/** Judges a value already in SI against what the measure can be: the same answer that typing it would give. */
+/**
+ * Judges a value already in SI against what the measure can be: the same answer that typing it
+ * would give.
+ */
 export function withinRange(
   si: number,
   measure: Measure,
@@ -182,7 +188,10 @@ function splitParts(text: string): { digits: string; word: string }[] | undefine
     : [first, { digits: match[3], word: (match[4] ?? '').trim() }]
 }
 
-/** Every number the digits may stand for: one, two when a comma is followed by exactly three digits, none when they are not a number. */
+/**
+ * Every number the digits may stand for: one, two when a comma is followed by exactly three digits,
+ * none when they are not a number.
+ */
 function readNumber(digits: string): number[] {
   // A space groups digits: by threes, as in 12 000, or it is not one number.
   if (digits.includes(' ') && !/^[+-]?\d{1,3}( \d{3})+([.,]\d+)?$/.test(digits)) return []

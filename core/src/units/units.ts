@@ -1,7 +1,7 @@
 /**
- * The factors between the units people write and SI. Exact by definition except where a line says otherwise.
- * Source: international yard and pound 1959; conventional inch of water 249.08891 Pa (1000 kg/m³, 9.80665 m/s²);
- * Btu (International Table) 1055.05585262 J.
+ * The factors between the units people write and SI. Exact by definition except where a line says
+ * otherwise. Source: international yard and pound 1959; conventional inch of water 249.08891 Pa
+ * (1000 kg/m³, 9.80665 m/s²); Btu (International Table) 1055.05585262 J.
  */
 export const psi_Pa = 6894.757293168361
 export const inchWater_Pa = 249.08891

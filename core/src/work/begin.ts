@@ -20,7 +20,10 @@ const bringsOne: Partial<Record<WorkKindId, Appliance['kind']>> = {
   'instantaneous-heater': 'instantaneous-heater',
 }
 
-/** Edits that say what the work is and put down what it cannot be without. Nothing that is filled is taken away. */
+/**
+ * Edits that say what the work is and put down what it cannot be without. Nothing that is filled is
+ * taken away.
+ */
 export function chooseWork(
   document: JobDocument,
   kinds: readonly WorkKindId[],
@@ -73,7 +76,10 @@ const rowOf: Readonly<Record<ExchangedPart, PartKind>> = {
   'inlet-group': 'reducing-valve',
 }
 
-/** Edits that begin the exchange of one safety part: the plant it guards, where the job has none yet, the old part and the new one. */
+/**
+ * Edits that begin the exchange of one safety part: the plant it guards, where the job has none
+ * yet, the old part and the new one.
+ */
 export function beginExchange(
   document: JobDocument,
   part: ExchangedPart,

@@ -13,7 +13,10 @@ export interface WorkKind {
   readonly list: readonly TickItemId[]
   /** Something comes out: asbestos, heat and power are asked for first. */
   readonly takesOut: boolean
-  /** What it isolates, opens and gives back has steps of its own: the list does not ask for it again. */
+  /**
+   * What it isolates, opens and gives back has steps of its own: the list does not ask for it
+   * again.
+   */
   readonly stepped?: true
   /** A one-page record instead of the whole pack. */
   readonly small: boolean

@@ -19,7 +19,10 @@ export interface JudgedItem {
 /** Asked before anything is taken out; of work whose isolation is done in steps only the first. */
 const hazards = ['asbestos', 'dead', 'cool'] as const
 
-/** What the work asks to be done and written down, in the order of work, each once; with what was ticked under an earlier list. */
+/**
+ * What the work asks to be done and written down, in the order of work, each once; with what was
+ * ticked under an earlier list.
+ */
 export function workItems(
   document: JobDocument,
   ticked: readonly string[] = [],

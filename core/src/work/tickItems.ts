@@ -6,7 +6,10 @@ import type { Measure } from '../units/measure'
 export const tickGroups = ['before', 'work', 'test', 'after'] as const
 export type TickGroup = (typeof tickGroups)[number]
 
-/** One thing of a work list: done or not called for here, by whom, when, and with what reading. Words in braces are the practice's. */
+/**
+ * One thing of a work list: done or not called for here, by whom, when, and with what reading.
+ * Words in braces are the practice's.
+ */
 export interface TickItem {
   readonly id: string
   readonly group: TickGroup
@@ -31,7 +34,10 @@ export interface TickItem {
 
 const reliefs: readonly ExchangedPart[] = ['relief-valve', 'temperature-pressure-valve']
 
-/** Every item there is, in the order of work. Common practice, no source; the maker's instructions and local rules come first. */
+/**
+ * Every item there is, in the order of work. Common practice, no source; the maker's instructions
+ * and local rules come first.
+ */
 export const tickItems = [
   {
     id: 'asbestos',

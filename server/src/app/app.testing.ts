@@ -36,7 +36,10 @@ export interface Answer {
   readonly raw: Buffer
 }
 
-/** An app on a folder of its own, for a test: opened, asked, closed, opened again, and put away at the end. */
+/**
+ * An app on a folder of its own, for a test: opened, asked, closed, opened again, and put away at
+ * the end.
+ */
 export class Bench {
   readonly folder = mkdtempSync(join(tmpdir(), 'hestian-'))
   private opened: App | undefined

@@ -76,7 +76,10 @@ export interface AppOptions {
   readonly limits?: DoorLimits
   /** The people of the demo are let in by a press, on this machine. */
   readonly demo?: boolean
-  /** Starts the worker threads once the database is open; without it the heavy work is done in this thread, as tests do. */
+  /**
+   * Starts the worker threads once the database is open; without it the heavy work is done in this
+   * thread, as tests do.
+   */
   readonly startWorkers?: (dataFolder: string) => WorkerPool
   /** Room left on the disk, bytes. */
   readonly freeSpace?: () => Promise<number | undefined>
@@ -92,11 +95,17 @@ export interface App {
   /** What the first owner is made with, where nobody can sign in yet. */
   readonly firstCode: string
   readonly summaries: Summaries
-  /** What can wait until the address answers: summaries that are out of date, tests that were running. */
+  /**
+   * What can wait until the address answers: summaries that are out of date, tests that were
+   * running.
+   */
   readonly takeUp: () => Promise<void>
 }
 
-/** Puts the parts together: one database, its stores, the gauges, the routes. Throws `UnusableFolder` with a sentence where the folder cannot be worked with. */
+/**
+ * Puts the parts together: one database, its stores, the gauges, the routes. Throws
+ * `UnusableFolder` with a sentence where the folder cannot be worked with.
+ */
 export async function buildApp(options: AppOptions): Promise<App> {
   const { clock = systemClock, webFolder, proxies = [] } = options
   const http = Fastify({

@@ -24,8 +24,8 @@ export interface DoorLimits {
 export const doorLimits: DoorLimits = { streams: 60, uploads: 600, imports: 60, signIns: 20 }
 
 /**
- * What everything passes on its way in: the name the server was asked under, headers that keep a page to itself, a parser that refuses what
- * is nested too deep.
+ * What everything passes on its way in: the name the server was asked under, headers that keep a
+ * page to itself, a parser that refuses what is nested too deep.
  */
 export async function guardDoors(
   http: FastifyInstance,

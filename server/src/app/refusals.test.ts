@@ -239,7 +239,10 @@ const ways: readonly (readonly [RefusalCode, string, RegExp, () => Promise<Answe
   ['no-such-place', 'an address of nothing', /nothing/, () => send('GET', '/cellar')],
 ]
 
-/** Refusals that need a full disk, a hung worker, a live gauge or damaged storage: where their test is. */
+/**
+ * Refusals that need a full disk, a hung worker, a live gauge or damaged storage: where their test
+ * is.
+ */
 const elsewhere: Partial<Record<RefusalCode, string>> = {
   frozen: 'app/app.test.ts',
   'test-running': 'app/app.test.ts',

@@ -7,7 +7,8 @@ import { demoJobs } from '../../../demo/src/index'
 import type { Answer } from './app.testing'
 import { Bench } from './app.testing'
 
-// A phone that got no answer sends again. Whatever is sent twice must be there once, and the second answer must be as good as the first.
+// A phone that got no answer sends again. Whatever is sent twice must be there once, and the second
+// answer must be as good as the first.
 
 let bench: Bench
 let act: Bench['act']

@@ -1,4 +1,7 @@
-/** Lets so many pieces of work in at a time, in the order they came; what one throws is its caller's and holds nobody up. */
+/**
+ * Lets so many pieces of work in at a time, in the order they came; what one throws is its caller's
+ * and holds nobody up.
+ */
 export function turnstile(places = 1): <T>(work: () => Promise<T>) => Promise<T> {
   let inside = 0
   const waiting: (() => void)[] = []

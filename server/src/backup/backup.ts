@@ -13,8 +13,9 @@ import type { Manifest } from './manifest'
 import { databaseName, manifestName, peopleName } from './manifest'
 
 /**
- * Writes everything of a data folder to one archive while a server may be working with it: a copy of the database of one instant, every
- * photograph and paper that this copy names, and a manifest of their hashes. The archive appears under its name only when it is whole.
+ * Writes everything of a data folder to one archive while a server may be working with it: a copy
+ * of the database of one instant, every photograph and paper that this copy names, and a manifest
+ * of their hashes. The archive appears under its name only when it is whole.
  */
 export async function backup(dataFolder: string, file: string, madeAt: string): Promise<Manifest> {
   checkDatabase(dataFolder)

@@ -23,8 +23,9 @@ interface Asked {
 }
 
 /**
- * Makes a backup and tries it: it is restored into a scratch folder and read there from end to end, and counts only then. One that cannot be
- * restored is not kept. Refused where the disk does not hold it.
+ * Makes a backup and tries it: it is restored into a scratch folder and read there from end to end,
+ * and counts only then. One that cannot be restored is not kept. Refused where the disk does not
+ * hold it.
  */
 export async function makeTriedBackup(
   dataFolder: string,
@@ -120,7 +121,10 @@ export async function isBackupDue(dataFolder: string, now: string): Promise<bool
   return last === undefined || Date.parse(now) - Date.parse(last.at) >= day_ms
 }
 
-/** Makes a backup a day while the server runs; gives what ends it. The first is looked for after a while, so that a start is a quick one. */
+/**
+ * Makes a backup a day while the server runs; gives what ends it. The first is looked for after a
+ * while, so that a start is a quick one.
+ */
 export function keepDaily({ dataFolder, now, make, complain }: Daily): () => void {
   let isBusy = false
   const look = async () => {

@@ -6,7 +6,10 @@ export const manifestName = 'manifest.json'
 export const databaseName = 'hestian.sqlite'
 export const peopleName = 'people.json'
 
-/** What an archive of a whole firm holds, by hash, so that a restore can tell whether all of it is there and as it was. */
+/**
+ * What an archive of a whole firm holds, by hash, so that a restore can tell whether all of it is
+ * there and as it was.
+ */
 export const Manifest = z.object({
   format: z.literal('hestian-backup'),
   version: z.literal(1),

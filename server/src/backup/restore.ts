@@ -10,8 +10,9 @@ import { sha256 } from '../evidence/evidenceFiles'
 import { databaseName, Manifest, manifestName, peopleName } from './manifest'
 
 /**
- * Puts a backup back into an empty or new folder. Everything is unpacked beside it and held against the manifest and the database's own full
- * check first; only a whole archive becomes the folder. A damaged one is refused with where, and nothing is left behind.
+ * Puts a backup back into an empty or new folder. Everything is unpacked beside it and held against
+ * the manifest and the database's own full check first; only a whole archive becomes the folder. A
+ * damaged one is refused with where, and nothing is left behind.
  */
 export async function restore(file: string, dataFolder: string): Promise<Manifest> {
   if (existsSync(dataFolder) && readdirSync(dataFolder).length > 0)

@@ -13,9 +13,10 @@ export interface Verified {
 }
 
 /**
- * Reads everything of a data folder: every page of the database, every job as a page and as a file would need it, the log of changes and
- * whether what is stored is what it says, every photograph and paper.
- * Changes nothing, and may be run beside a server. Throws `UnusableFolder` where the database itself is damaged.
+ * Reads everything of a data folder: every page of the database, every job as a page and as a file
+ * would need it, the log of changes and whether what is stored is what it says, every photograph
+ * and paper. Changes nothing, and may be run beside a server. Throws `UnusableFolder` where the
+ * database itself is damaged.
  */
 export async function verify(dataFolder: string): Promise<Verified> {
   checkDatabase(dataFolder, 'full')

@@ -41,7 +41,10 @@ interface Stands {
 const keyOf = ({ what, jobId, item }: Pick<Stands, 'what' | 'jobId' | 'item'>): string =>
   JSON.stringify([what, jobId, item])
 
-/** What is not as the log of changes says it: the first entry that was altered, and everything stored that is another thing than was written down. */
+/**
+ * What is not as the log of changes says it: the first entry that was altered, and everything
+ * stored that is another thing than was written down.
+ */
 export const faultsOfLog = (db: DatabaseReader): Promise<readonly string[]> =>
   db.read(async (manager) => {
     const entries = await manager.query<Entry[]>(
@@ -94,7 +97,8 @@ const nameOf = ({ what, jobId, item }: Pick<Entry, 'what' | 'jobId' | 'item'>): 
 
 function faultOf({ name, content }: Stands, entry: Entry | undefined): readonly string[] {
   if (!entry) return [`${name} stands in no entry of the log: it was put there past it.`]
-  // Nothing is erased and still stands: without its salt it cannot be held against the entry, and that is not sound.
+  // Nothing is erased and still stands: without its salt it cannot be held against the entry, and
+  // that is not sound.
   if (entry.salt === null)
     return [`${name} cannot be held against entry ${entry.seq} of the log: its salt is gone.`]
   return digestOf(entry.salt, content) === entry.digest
@@ -138,7 +142,10 @@ async function everythingStored(manager: EntityManager): Promise<readonly Stands
   return stands
 }
 
-/** Signed here, the document of a revision is the one whose SHA-256 stands in the signature, or in the record of what was redacted since. */
+/**
+ * Signed here, the document of a revision is the one whose SHA-256 stands in the signature, or in
+ * the record of what was redacted since.
+ */
 async function signedFaults(manager: EntityManager): Promise<readonly string[]> {
   const rows = await manager.query<
     { jobId: string; letter: string; document: string; body: string }[]
@@ -158,7 +165,10 @@ async function signedFaults(manager: EntityManager): Promise<readonly string[]> 
   })
 }
 
-/** The SHA-256 that revisions have since somebody was erased from them, by job and letter: the last one counts. */
+/**
+ * The SHA-256 that revisions have since somebody was erased from them, by job and letter: the last
+ * one counts.
+ */
 async function redactedSince(manager: EntityManager): Promise<ReadonlyMap<string, string>> {
   const rows = await manager.query<{ jobId: string; body: string }[]>(
     `SELECT jobId, body FROM record WHERE kind = 'redacted' AND json_valid(body) ORDER BY seq`,
@@ -173,7 +183,8 @@ async function redactedSince(manager: EntityManager): Promise<ReadonlyMap<string
 
 const isSigned = (document: string, sha256: string): boolean => {
   try {
-    // Before, the draft was kept as an earlier version may have written it, and signed as it was read.
+    // Before, the draft was kept as an earlier version may have written it, and signed as it was
+    // read.
     return sha256Of(JSON.parse(document)) === sha256 || sha256Of(documentOf(document)) === sha256
   } catch {
     return false

@@ -2,9 +2,10 @@ import type { Sample } from '@hestian/core'
 import { missed_ms, replayGrace_ms } from '../gauges/replay'
 
 /**
- * Tells of each sample, in the order they come, whether all before it are there. After a break live samples arrive ahead of those that the
- * gauge sends again; judged then, the hole between them would end a test with which nothing is wrong. A gauge that has no memory, or was
- * really silent, is waited for no longer than {@link replayGrace_ms}.
+ * Tells of each sample, in the order they come, whether all before it are there. After a break live
+ * samples arrive ahead of those that the gauge sends again; judged then, the hole between them
+ * would end a test with which nothing is wrong. A gauge that has no memory, or was really silent,
+ * is waited for no longer than {@link replayGrace_ms}.
  */
 export function catchingUp(
   last_ms: number,

@@ -32,8 +32,9 @@ const mostNotes = 20
 type Followed = Pick<JudgedTest, 'testId' | 'begun' | 'by' | 'run'>
 
 /**
- * Stores every sample of a running test as it arrives and ends the test when its time is over: a sample inside its time costs one row, only
- * one past it has the test judged. Takes up running tests again when the server starts, asking the gauge for what was missed.
+ * Stores every sample of a running test as it arrives and ends the test when its time is over: a
+ * sample inside its time costs one row, only one past it has the test judged. Takes up running
+ * tests again when the server starts, asking the gauge for what was missed.
  */
 export class TestRecorder {
   private readonly running = new Map<string, Running>()
@@ -47,7 +48,10 @@ export class TestRecorder {
     private readonly complain: (error: unknown) => void,
   ) {}
 
-  /** Finds tests that were running when the server last stopped and goes on with them. One that cannot be read leaves the others running. */
+  /**
+   * Finds tests that were running when the server last stopped and goes on with them. One that
+   * cannot be read leaves the others running.
+   */
   async resume(): Promise<void> {
     for (const { jobId, testId } of await this.jobs.testsUnderWay())
       try {
@@ -133,7 +137,10 @@ export class TestRecorder {
       await this.jobs.alone(jobId, () => this.endIfOver(running))
   }
 
-  /** What could not be stored is still in the gauge: it is asked for once the disk may have room again. */
+  /**
+   * What could not be stored is still in the gauge: it is asked for once the disk may have room
+   * again.
+   */
   private askAgain(running: Running): void {
     running.retry ??= setTimeout(() => {
       delete running.retry

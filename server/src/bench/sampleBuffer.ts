@@ -8,12 +8,18 @@ interface Waiting {
   readonly failed: (error: unknown) => void
 }
 
-/** Readings of all gauges are committed together this often, ms: a commit waits for the disk, a reading should not. */
+/**
+ * Readings of all gauges are committed together this often, ms: a commit waits for the disk, a
+ * reading should not.
+ */
 export const groupCommit_ms = 50
 /** More than this in one transaction would hold others up. */
 const largestGroup = 2000
 
-/** Collects readings and stores them in groups. What it acknowledges was committed; a group that fails fails for each of its readings. */
+/**
+ * Collects readings and stores them in groups. What it acknowledges was committed; a group that
+ * fails fails for each of its readings.
+ */
 export class SampleBuffer {
   private waiting: Waiting[] = []
   private timer: NodeJS.Timeout | undefined

@@ -302,7 +302,10 @@ function instrumentOf(how: BeginTest['how'], gauges: readonly GaugeLink[]): Inst
   }
 }
 
-/** The test that is under way on a pipe of another; one that is not told apart any more may stand on any. */
+/**
+ * The test that is under way on a pipe of another; one that is not told apart any more may stand on
+ * any.
+ */
 function runningOn(
   { tests, gasTests }: JudgedJob['judgement'],
   { pipes }: GasTest,

@@ -13,7 +13,10 @@ const texts = [
 ]
 const counts = ['archived', 'stops', 'fixes', 'off', 'snags', 'summaryVersion']
 
-/** The board's summary beside each job, archiving, people's own units, and the list of evidence files. */
+/**
+ * The board's summary beside each job, archiving, people's own units, and the list of evidence
+ * files.
+ */
 export class BoardAndEvidence1790100000000 implements MigrationInterface {
   readonly name = 'BoardAndEvidence1790100000000'
 

@@ -1,8 +1,8 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm'
 
 /**
- * What the board searches, sorts and counts by, beside the jobs: a job's design lies before its summary in its row, and a search that reads
- * rows reads every design on its way.
+ * What the board searches, sorts and counts by, beside the jobs: a job's design lies before its
+ * summary in its row, and a search that reads rows reads every design on its way.
  */
 export class BoardIndexes1790900000000 implements MigrationInterface {
   readonly name = 'BoardIndexes1790900000000'

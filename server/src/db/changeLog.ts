@@ -31,7 +31,10 @@ export const chained = (
   { seq, at, by, from, what, jobId, item, digest }: Omit<LogRow, 'hash'>,
 ): string => sha256(JSON.stringify([before, seq, at, by, from, what, jobId, item, digest]))
 
-/** The last entry of the log: whoever has it written down elsewhere can tell whether anything before it was altered. */
+/**
+ * The last entry of the log: whoever has it written down elsewhere can tell whether anything before
+ * it was altered.
+ */
 export async function headOf(
   manager: EntityManager,
 ): Promise<{ readonly seq: number; readonly hash: string }> {
@@ -49,7 +52,10 @@ export interface Change {
   readonly content: string
 }
 
-/** Writes a change down, in the transaction that makes it. The salt stands beside the log: it can be erased, the log cannot. */
+/**
+ * Writes a change down, in the transaction that makes it. The salt stands beside the log: it can be
+ * erased, the log cannot.
+ */
 export async function writeDown(manager: EntityManager, at: string, change: Change): Promise<void> {
   const { what, jobId, item, content } = change
   const last = await headOf(manager)
@@ -66,7 +72,8 @@ export async function writeDown(manager: EntityManager, at: string, change: Chan
   await manager.query('INSERT INTO salt (seq, salt) VALUES (?, ?)', [entry.seq, salt])
 }
 
-// What is stored of each, as one text: the columns as they are, so that no byte of them changes unseen.
+// What is stored of each, as one text: the columns as they are, so that no byte of them changes
+// unseen.
 
 export interface RecordColumns {
   readonly id: string

@@ -10,8 +10,9 @@ const backupHint =
   'Nothing was changed. Restore a backup into an empty folder (npm run -s restore -- FILE) and start with that, or keep this folder aside and begin anew.'
 
 /**
- * Looks at the database of a folder before anything is written: that it is one, that it is ours, that it is not of a newer version, that
- * its pages hang together. A folder without one is sound. Throws {@link UnusableFolder} with what to do.
+ * Looks at the database of a folder before anything is written: that it is one, that it is ours,
+ * that it is not of a newer version, that its pages hang together. A folder without one is sound.
+ * Throws {@link UnusableFolder} with what to do.
  */
 export function checkDatabase(folder: string, check: 'quick' | 'full' = 'quick'): void {
   if (existsSync(folder)) expectWritable(folder)

@@ -20,7 +20,10 @@ export interface DatabaseReader {
   readonly close: () => Promise<void>
 }
 
-/** Opens an existing database for reading only, as a worker does. A connection that fails is opened anew. */
+/**
+ * Opens an existing database for reading only, as a worker does. A connection that fails is opened
+ * anew.
+ */
 export async function openReader(folder: string): Promise<DatabaseReader> {
   const inTurn = turnstile()
   let source: DataSource | undefined = await readingSource(folder)
@@ -66,9 +69,10 @@ async function snapshot<T>(source: DataSource, work: Work<T>): Promise<T> {
 }
 
 /**
- * The database of a data folder: one connection that writes, one transaction at a time, and one that reads what is committed. What
- * `write` gives back was committed and synced; after a failed commit or rollback the writing connection is closed and opened anew
- * before it is used again, because its state is unknown (TypeORM would go on in a savepoint that nobody commits).
+ * The database of a data folder: one connection that writes, one transaction at a time, and one
+ * that reads what is committed. What `write` gives back was committed and synced; after a failed
+ * commit or rollback the writing connection is closed and opened anew before it is used again,
+ * because its state is unknown (TypeORM would go on in a savepoint that nobody commits).
  */
 export class Database implements DatabaseReader {
   private readonly inTurn = turnstile()
@@ -91,7 +95,10 @@ export class Database implements DatabaseReader {
 
   read = <T>(work: Work<T>): Promise<T> => this.reader.read(work)
 
-  /** Runs work in a transaction of its own. What the work throws is the caller's; a disk that fails becomes a refusal. */
+  /**
+   * Runs work in a transaction of its own. What the work throws is the caller's; a disk that fails
+   * becomes a refusal.
+   */
   write = <T>(work: Work<T>): Promise<T> =>
     this.inTurn(async () => {
       try {
@@ -146,7 +153,9 @@ export class Database implements DatabaseReader {
 const rawOf = (source: DataSource): RawConnection =>
   (source.driver as unknown as { databaseConnection: RawConnection }).databaseConnection
 
-/** Write-ahead log, every commit synced to disk, foreign keys on; checked before it is handed out. */
+/**
+ * Write-ahead log, every commit synced to disk, foreign keys on; checked before it is handed out.
+ */
 async function openWriter(
   folder: string,
   { migrate }: { readonly migrate: boolean },

@@ -2,7 +2,10 @@ import type { MigrationInterface, QueryRunner } from 'typeorm'
 
 const appendOnly = ['record', 'sample', 'revision']
 
-/** The tables of the first version. Records, samples and revisions can be added and read, never changed: the database itself refuses. */
+/**
+ * The tables of the first version. Records, samples and revisions can be added and read, never
+ * changed: the database itself refuses.
+ */
 export class FirstTables1790000000000 implements MigrationInterface {
   readonly name = 'FirstTables1790000000000'
 

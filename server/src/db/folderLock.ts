@@ -27,8 +27,8 @@ interface Holder {
 }
 
 /**
- * Holds a data folder for one server: an exclusive transaction on a file beside the database, which the kernel ends with the process,
- * however it dies. The second one is told who holds it.
+ * Holds a data folder for one server: an exclusive transaction on a file beside the database, which
+ * the kernel ends with the process, however it dies. The second one is told who holds it.
  */
 export function lockFolder(folder: string, since: string): { readonly release: () => void } {
   const lock = openLock(folder)

@@ -1,6 +1,9 @@
 import { statfs } from 'node:fs/promises'
 
-/** Below this the board says that room runs out, bytes. Assumed: some hundred jobs with their photographs. */
+/**
+ * Below this the board says that room runs out, bytes. Assumed: some hundred jobs with their
+ * photographs.
+ */
 export const lowSpace_bytes = 500 * 1024 * 1024
 
 /** Room left on the disk of a folder, bytes; undefined where the system does not say. */

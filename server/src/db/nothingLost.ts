@@ -1,8 +1,9 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm'
 
 /**
- * Numbers from a counter of their own, a count of records beside each job, where an imported job came from, which jobs cannot be read,
- * and the acts that were carried out (a revision cut twice under one id is one revision).
+ * Numbers from a counter of their own, a count of records beside each job, where an imported job
+ * came from, which jobs cannot be read, and the acts that were carried out (a revision cut twice
+ * under one id is one revision).
  */
 export class NothingLost1790200000000 implements MigrationInterface {
   readonly name = 'NothingLost1790200000000'

@@ -1,6 +1,9 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm'
 
-/** Passwords and invitations of the firm's people, their sessions, and links for guests. Of tokens only hashes are kept. */
+/**
+ * Passwords and invitations of the firm's people, their sessions, and links for guests. Of tokens
+ * only hashes are kept.
+ */
 export class People1790600000000 implements MigrationInterface {
   readonly name = 'People1790600000000'
 

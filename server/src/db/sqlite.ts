@@ -7,7 +7,10 @@ export interface Statement {
   readonly run: (...values: unknown[]) => { readonly changes: number }
 }
 
-/** A connection of the driver below TypeORM, for what stands before or beside it: locks, checks, copies. */
+/**
+ * A connection of the driver below TypeORM, for what stands before or beside it: locks, checks,
+ * copies.
+ */
 export interface RawConnection {
   readonly inTransaction: boolean
   readonly prepare: (sql: string) => Statement

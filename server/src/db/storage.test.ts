@@ -30,7 +30,10 @@ interface Runner {
   readonly dataSource: { readonly options: { readonly readonly?: boolean } }
 }
 
-/** Lets the next statements of one kind fail on one of the two connections, as a full disk makes them fail. */
+/**
+ * Lets the next statements of one kind fail on one of the two connections, as a full disk makes
+ * them fail.
+ */
 function failOn(
   word: 'COMMIT' | 'ROLLBACK',
   which: 'writer' | 'reader' = 'writer',

@@ -7,7 +7,10 @@ const codeOf = (error: unknown): string => {
   return driverError === undefined ? '' : codeOf(driverError)
 }
 
-/** What a failing disk is called to a person; anything that is no fault of the disk stays what it is. */
+/**
+ * What a failing disk is called to a person; anything that is no fault of the disk stays what it
+ * is.
+ */
 export function storageFailure(error: unknown): unknown {
   const code = codeOf(error)
   if (code === 'SQLITE_FULL' || code === 'ENOSPC' || code === 'EDQUOT')

@@ -10,8 +10,8 @@ import {
 } from './changeLog'
 
 /**
- * Every change from now on, chained. What is stored already is taken in as it stands on this day: of what was done to it before, the log
- * knows nothing.
+ * Every change from now on, chained. What is stored already is taken in as it stands on this day:
+ * of what was done to it before, the log knows nothing.
  */
 export class TheLog1790700000000 implements MigrationInterface {
   readonly name = 'TheLog1790700000000'

@@ -31,8 +31,9 @@ export class EvidenceStore {
   }
 
   /**
-   * Keeps a file; one that is here and sound is not written again, one that went missing or rotten is healed. Refused: another hash,
-   * another kind of file, one that cannot be unpacked or has too many pixels, one that says where it was taken.
+   * Keeps a file; one that is here and sound is not written again, one that went missing or rotten
+   * is healed. Refused: another hash, another kind of file, one that cannot be unpacked or has too
+   * many pixels, one that says where it was taken.
    */
   async put(hash: string, bytes: Buffer): Promise<Stored> {
     if (sha256(bytes) !== hash)

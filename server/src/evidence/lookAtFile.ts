@@ -2,7 +2,10 @@ import exifr from 'exifr'
 import sharp from 'sharp'
 import type { EvidenceType } from './typeOfBytes'
 
-/** A picture may have so many pixels: more takes the machine's memory to unpack, and no phone needs them for a rating plate. */
+/**
+ * A picture may have so many pixels: more takes the machine's memory to unpack, and no phone needs
+ * them for a rating plate.
+ */
 export const mostPixels = 50_000_000
 
 export type Looked = { readonly ok: true } | { readonly ok: false; readonly says: string }
@@ -10,7 +13,10 @@ export type Looked = { readonly ok: true } | { readonly ok: false; readonly says
 const refuse = (says: string): Looked => ({ ok: false, says })
 const saysWhere = 'says where it was taken. Take that out first; the page does it by itself.'
 
-/** Unpacks a file wholly, as whoever prints it will: whether it is sound, not too large, and does not say where it was taken. */
+/**
+ * Unpacks a file wholly, as whoever prints it will: whether it is sound, not too large, and does
+ * not say where it was taken.
+ */
 export async function lookAtFile(bytes: Buffer, type: EvidenceType): Promise<Looked> {
   return type === 'application/pdf' ? lookAtPaper(bytes) : lookAtPicture(bytes)
 }
@@ -55,7 +61,9 @@ async function hasPlace(exif: Buffer): Promise<boolean> {
   }
 }
 
-/** A picture as it is printed: small enough, without transparency, of a kind that the printer knows. */
+/**
+ * A picture as it is printed: small enough, without transparency, of a kind that the printer knows.
+ */
 export async function printable(bytes: Buffer): Promise<Buffer> {
   return sharp(bytes, { limitInputPixels: mostPixels })
     .rotate()

@@ -43,7 +43,10 @@ const SamplePairs = z.object({
   baro_Pa: number.optional(),
 })
 
-/** Understands a line of the gauge's protocol (stand-ins/gauge/README.md), with the same limits as everything else that comes in. */
+/**
+ * Understands a line of the gauge's protocol (stand-ins/gauge/README.md), with the same limits as
+ * everything else that comes in.
+ */
 export function readLine(line: string): GaugeLine {
   const [word = '', ...rest] = line.trim().split(/\s+/)
   if (word === 'OK' || word === 'ERR' || word === '') return { kind: 'answer' }
@@ -69,7 +72,10 @@ function helloOf(pairs: unknown): GaugeLine {
   }
 }
 
-/** Channels that it knows, each within what its measure can be; a line with one that cannot be is nonsense as a whole. */
+/**
+ * Channels that it knows, each within what its measure can be; a line with one that cannot be is
+ * nonsense as a whole.
+ */
 function valuesOf(pairs: Readonly<Record<string, string | undefined>>): GaugeLine {
   const values: Partial<Record<Channel, number>> = {}
   for (const name of channelNames) {

@@ -20,12 +20,16 @@ const retry_ms = 400
 const silent_ms = 3500
 /** A line of the protocol is far shorter; what is longer is not one. */
 const longestLine = 500
-/** A clock that jumps further than this from one sample to the next has jumped; once is nonsense, twice is its new time. */
+/**
+ * A clock that jumps further than this from one sample to the next has jumped; once is nonsense,
+ * twice is its new time.
+ */
 const jump_ms = 24 * 3600 * 1000
 
 /**
- * A gauge on its TCP line protocol (stand-ins/gauge/README.md): greets, then sends a line a sample. Reconnects by itself and asks for what
- * it missed, which a gauge with a memory sends again. What is no line of the protocol is told as `nonsense` and goes no further.
+ * A gauge on its TCP line protocol (stand-ins/gauge/README.md): greets, then sends a line a sample.
+ * Reconnects by itself and asks for what it missed, which a gauge with a memory sends again. What
+ * is no line of the protocol is told as `nonsense` and goes no further.
  */
 export class GaugeLink extends EventEmitter<{ sample: [Sample]; nonsense: [] }> {
   private socket: Socket | undefined

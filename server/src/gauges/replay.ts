@@ -1,11 +1,15 @@
-/** Two samples further apart than this on the gauge's clock have others between them that were missed. */
+/**
+ * Two samples further apart than this on the gauge's clock have others between them that were
+ * missed.
+ */
 export const missed_ms = 3000
 /** A gauge that has a memory has sent it again by then. */
 export const replayGrace_ms = 5000
 
 /**
- * Up to where everything has come, on the gauge's own clock. A live sample that arrives before what was missed does not move it: a link that
- * breaks then still asks for the hole. A hole that nothing filled {@link replayGrace_ms} after it was asked for is one of the gauge's own.
+ * Up to where everything has come, on the gauge's own clock. A live sample that arrives before what
+ * was missed does not move it: a link that breaks then still asks for the hole. A hole that nothing
+ * filled {@link replayGrace_ms} after it was asked for is one of the gauge's own.
  */
 export class Replay {
   private ahead: number[] = []

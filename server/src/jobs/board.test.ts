@@ -34,7 +34,8 @@ test.each(
   expect(reads).toHaveLength(2)
   expect(reads[0]).toMatch(/USING COVERING INDEX job_(board|name|changed) \(archived=\?/)
   expect(reads[1]).toBe('SEARCH job USING INTEGER PRIMARY KEY (rowid=?)')
-  // The page itself is put in order again; all that was found is only where no index keeps the order.
+  // The page itself is put in order again; all that was found is only where no index keeps the
+  // order.
   const isKept = query.stage === 'all' && ['changed', 'name'].includes(query.sort)
   expect(plan.match(/TEMP B-TREE FOR/g)).toHaveLength(isKept ? 1 : 2)
   expect(await planOf(count, values)).toMatch(/^SEARCH job USING COVERING INDEX/)

@@ -57,8 +57,8 @@ interface Asked {
 }
 
 /**
- * How the rows of a page are found and counted. They are found in an index alone and only then read: which one is said where the database
- * would take one that leads it through every row.
+ * How the rows of a page are found and counted. They are found in an index alone and only then
+ * read: which one is said where the database would take one that leads it through every row.
  */
 export function boardQueries({ find, stage, archived, sort }: BoardQuery): Asked {
   const words = find.toLowerCase().split(/\s+/).filter(Boolean)
@@ -81,7 +81,10 @@ export function boardQueries({ find, stage, archived, sort }: BoardQuery): Asked
   }
 }
 
-/** The board from the stored summaries: searched, filtered, sorted and cut into pages by the database. */
+/**
+ * The board from the stored summaries: searched, filtered, sorted and cut into pages by the
+ * database.
+ */
 export async function readBoard(
   db: DatabaseReader,
   query: BoardQuery,
@@ -100,7 +103,8 @@ export async function readBoard(
     const sum = (key: 'jobs' | 'withOff') => stages.reduce((all, row) => all + row[key], 0)
     const byStage = Object.fromEntries(stages.map((row) => [row.stage, row.jobs]))
     const countAll = async (): Promise<number> => {
-      // A page that is not full is the last one, and counts itself; what nobody narrows is counted already.
+      // A page that is not full is the last one, and counts itself; what nobody narrows is counted
+      // already.
       if (rows.length < query.size && (rows.length > 0 || before === 0)) return before + rows.length
       if (query.find.trim() === '' && query.archived === 'no')
         return query.stage === 'all' ? sum('jobs') : (byStage[query.stage] ?? 0)

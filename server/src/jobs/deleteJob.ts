@@ -14,8 +14,9 @@ interface Deleting {
 }
 
 /**
- * Takes a job out of the tables with everything of it, in the transaction given; its number, who did it, when and why stay. Gives the
- * hashes of photographs and papers that no other job names: their rows are gone too, their files are the caller's to remove.
+ * Takes a job out of the tables with everything of it, in the transaction given; its number, who
+ * did it, when and why stay. Gives the hashes of photographs and papers that no other job names:
+ * their rows are gone too, their files are the caller's to remove.
  */
 export async function deleteJob(
   manager: EntityManager,

@@ -20,7 +20,10 @@ export async function pastAppendOnly<T>(
   return result
 }
 
-/** Takes the rows of photographs and papers that nothing names any more; gives their hashes, since the files are the caller's to remove. */
+/**
+ * Takes the rows of photographs and papers that nothing names any more; gives their hashes, since
+ * the files are the caller's to remove.
+ */
 export async function forgetUnnamed(
   manager: EntityManager,
   hashes: Iterable<string>,

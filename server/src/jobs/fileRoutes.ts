@@ -116,7 +116,10 @@ function jobFileOf(raw: unknown): JobFile {
   )
 }
 
-/** The job in an archive, after its photographs and papers are kept: a job never names what is not here. */
+/**
+ * The job in an archive, after its photographs and papers are kept: a job never names what is not
+ * here.
+ */
 async function takeZip(path: string, evidence: EvidenceStore): Promise<JobFile> {
   try {
     const { job, files } = await readJobZip(path, largestJobFile)

@@ -51,7 +51,10 @@ export function recordOf({ id, at, by, replaces, reason, body: text }: RecordRow
   return read.record
 }
 
-/** The test that a record speaks of; null where the record is damaged, so that one bad row stops no query. */
+/**
+ * The test that a record speaks of; null where the record is damaged, so that one bad row stops no
+ * query.
+ */
 const testIdOf = (record: string): string =>
   `CASE WHEN json_valid(${record}.body) THEN json_extract(${record}.body, '$.testId') END`
 
@@ -134,7 +137,9 @@ export class JobReader {
       return body.revision
     })
 
-  /** One test judged from its own records and readings; undefined where the job has no such test. */
+  /**
+   * One test judged from its own records and readings; undefined where the job has no such test.
+   */
   test = (jobId: string, testId: string): Promise<JudgedTest | undefined> =>
     this.db.read(async (manager) => {
       const rows = await manager.query<RecordRow[]>(

@@ -44,7 +44,9 @@ import { recordsOf } from './judged'
 import type { JobStore } from './jobStore'
 import { nextLetter } from './jobStore'
 
-/** The fullest document that the schema allows is under a megabyte; long names make it more. Bytes. */
+/**
+ * The fullest document that the schema allows is under a megabyte; long names make it more. Bytes.
+ */
 const largestDraft = 8 * 1024 * 1024
 
 /** Kinds that a hand on site adds by itself, in any order and after a lost connection. */
@@ -76,7 +78,10 @@ interface Parts {
   readonly clock: Clock
 }
 
-/** Jobs: the board, drafts, records, revisions, signatures. Rules are core's, storage is the store's. */
+/**
+ * Jobs: the board, drafts, records, revisions, signatures. Rules are core's, storage is the
+ * store's.
+ */
 export const jobRoutes: FastifyPluginAsyncZod<Parts> = async (
   app,
   { jobs, board, people, tasks, clock },
@@ -352,7 +357,10 @@ function expectSignable({ state, judgement }: JudgedJob, person: Person, typedNa
     )
 }
 
-/** Only what is signed and frozen is received: what is edited further is another thing than was handed over. */
+/**
+ * Only what is signed and frozen is received: what is edited further is another thing than was
+ * handed over.
+ */
 async function expectHandedOver(jobs: JobStore, jobId: string, revision: string): Promise<void> {
   const { frozen } = await jobs.heading(jobId)
   if (frozen !== revision)

@@ -59,7 +59,9 @@ export interface Imported {
 const full = (what: string, most: number) =>
   new Refusal('job-full', `This job holds ${most} ${what}, as many as a job may. Begin a new job.`)
 
-/** Jobs with their drafts, revisions, records and samples: the only place that writes their tables. */
+/**
+ * Jobs with their drafts, revisions, records and samples: the only place that writes their tables.
+ */
 export class JobStore extends JobReader {
   private readonly turns = new Map<string, Promise<unknown>>()
   /** Told of every job whose summary is out of date. */
@@ -73,7 +75,9 @@ export class JobStore extends JobReader {
     super(database)
   }
 
-  /** Looks and then acts on a job with nobody in between: what is judged is what is written upon. */
+  /**
+   * Looks and then acts on a job with nobody in between: what is judged is what is written upon.
+   */
   alone<T>(jobId: string, work: () => Promise<T>): Promise<T> {
     const before = this.turns.get(jobId) ?? Promise.resolve()
     const mine = before.then(work, work)
@@ -138,7 +142,10 @@ export class JobStore extends JobReader {
     return saved
   }
 
-  /** Appends records, all or none. One sent twice is stored once; the same id with other contents is refused. */
+  /**
+   * Appends records, all or none. One sent twice is stored once; the same id with other contents is
+   * refused.
+   */
   async append(jobId: string, records: readonly JobRecord[], freeze?: Freeze): Promise<void> {
     expectReadable(records)
     const stored = await this.database.write(async (manager) => {
@@ -163,8 +170,8 @@ export class JobStore extends JobReader {
   }
 
   /**
-   * Stores readings in one transaction. A reading that is stored already is stored once; one that differs from what is stored at its
-   * instant comes back, in the order given, as `taken`.
+   * Stores readings in one transaction. A reading that is stored already is stored once; one that
+   * differs from what is stored at its instant comes back, in the order given, as `taken`.
    */
   async addSamples(arriving: readonly Arriving[]): Promise<readonly ('stored' | 'taken')[]> {
     const outcomes = await this.database.write(async (manager) => {
@@ -178,7 +185,10 @@ export class JobStore extends JobReader {
     return outcomes.map((outcome) => (outcome === 'taken' ? 'taken' : 'stored'))
   }
 
-  /** Stores the readings that a logger kept of a test, all or none; whoever looks at the job reads it again. */
+  /**
+   * Stores the readings that a logger kept of a test, all or none; whoever looks at the job reads
+   * it again.
+   */
   async addLog(jobId: string, testId: string, samples: readonly Sample[]): Promise<void> {
     await this.database.write(async (manager) => {
       for (const sample of samples) await insertSample(manager, { jobId, testId, sample })
@@ -186,7 +196,10 @@ export class JobStore extends JobReader {
     this.hub.tell(jobId, { kind: 'again' })
   }
 
-  /** Cuts a lettered revision of the draft without signing it. Asked twice under one id, it is cut once. */
+  /**
+   * Cuts a lettered revision of the draft without signing it. Asked twice under one id, it is cut
+   * once.
+   */
   async cutRevision(
     jobId: string,
     act: { readonly id: string; readonly by: string },
@@ -206,7 +219,10 @@ export class JobStore extends JobReader {
     )
   }
 
-  /** Opens a frozen design for editing again; the signed revision stays as it is. Asked twice under one id, it is done once. */
+  /**
+   * Opens a frozen design for editing again; the signed revision stays as it is. Asked twice under
+   * one id, it is done once.
+   */
   async unfreeze(jobId: string, act: { readonly id: string }): Promise<void> {
     const saveNumber = await this.database.write(async (manager) => {
       await once(manager, jobId, act.id, async () => {
@@ -223,7 +239,10 @@ export class JobStore extends JobReader {
     this.hub.tell(jobId, { kind: 'job', saveNumber, frozen: null })
   }
 
-  /** Deletes a job for good; gives the hashes of files that nothing names any more. Asked twice, it is done once. */
+  /**
+   * Deletes a job for good; gives the hashes of files that nothing names any more. Asked twice, it
+   * is done once.
+   */
   remove(
     jobId: string,
     { by, reason }: { readonly by: string; readonly reason: string },
@@ -238,7 +257,10 @@ export class JobStore extends JobReader {
     )
   }
 
-  /** Takes somebody out of a job; gives the hashes of photographs that nothing names any more. Asked twice under one id, it is done once. */
+  /**
+   * Takes somebody out of a job; gives the hashes of photographs that nothing names any more. Asked
+   * twice under one id, it is done once.
+   */
   async redact(jobId: string, { id, ...asked }: EraseHeld): Promise<readonly string[]> {
     const orphans = await this.alone(jobId, () =>
       this.database.write(async (manager) => {
@@ -265,7 +287,10 @@ export class JobStore extends JobReader {
 
   deleted = (): Promise<DeletedJob[]> => this.database.read(listDeleted)
 
-  /** Takes in an exported job as it was, with its people but without their tickets: those are the firm's to give. */
+  /**
+   * Takes in an exported job as it was, with its people but without their tickets: those are the
+   * firm's to give.
+   */
   async importFile(file: JobFile, at: string): Promise<Imported> {
     const imported = await this.database.write(async (manager) => {
       const repository = manager.getRepository(JobTable)
@@ -367,7 +392,10 @@ async function insertRecord(
   return true
 }
 
-/** A correction corrects a record of this job and of its own kind (a step is taken back by a row of its own kind): anything else would hide a record that it has nothing to do with. */
+/**
+ * A correction corrects a record of this job and of its own kind (a step is taken back by a row of
+ * its own kind): anything else would hide a record that it has nothing to do with.
+ */
 async function expectReplaceable(
   manager: EntityManager,
   jobId: string,
@@ -509,7 +537,10 @@ async function insertHistory(manager: EntityManager, file: JobFile, now: string)
     await samplesStand(manager, now, file.id, testId)
 }
 
-/** Job numbers count up from a counter of their own: what a file brings along can never stop the next one. */
+/**
+ * Job numbers count up from a counter of their own: what a file brings along can never stop the
+ * next one.
+ */
 async function nextNumber(manager: EntityManager): Promise<string> {
   for (;;) {
     await manager.query(`UPDATE counter SET value = value + 1 WHERE name = 'job-number'`)

@@ -17,7 +17,10 @@ const jobName = 'job.json'
 const largestEvidence = 20 * 1024 * 1024
 const temporary = () => join(tmpdir(), `hestian-${randomUUID()}.zip`)
 
-/** Writes a job and every photograph and paper it names to an archive. What is missing on the disk is listed in the job's `leavesOut`. */
+/**
+ * Writes a job and every photograph and paper it names to an archive. What is missing on the disk
+ * is listed in the job's `leavesOut`.
+ */
 export async function writeJobZip(file: JobFile, evidence: EvidenceStore): Promise<string> {
   const zip = new ZipFile()
   const leavesOut: string[] = []
@@ -34,7 +37,10 @@ export async function writeJobZip(file: JobFile, evidence: EvidenceStore): Promi
   return path
 }
 
-/** Takes an archive in from a request to a file beside; larger than allowed it is refused and nothing is left. */
+/**
+ * Takes an archive in from a request to a file beside; larger than allowed it is refused and
+ * nothing is left.
+ */
 export async function receiveZip(payload: Readable, most_bytes: number): Promise<string> {
   const path = temporary()
   let bytes = 0
@@ -72,7 +78,10 @@ const notOurs = (why: string) =>
     `This is not an archive of a job exported from Hestian (${why}). Nothing was changed.`,
   )
 
-/** What an archive holds: the job as it is written, and its files, unpacked one at a time when they are read. */
+/**
+ * What an archive holds: the job as it is written, and its files, unpacked one at a time when they
+ * are read.
+ */
 export async function readJobZip(
   path: string,
   largestJob_bytes: number,

@@ -2,7 +2,9 @@ import type { JobRecord, JobState, Judgement, Signing, Solution } from '@hestian
 import { judge, numbered, solve } from '@hestian/core'
 import { Refusal } from '../app/refusal'
 
-/** A job solved and judged again on the server, as it is whenever something is signed or printed. */
+/**
+ * A job solved and judged again on the server, as it is whenever something is signed or printed.
+ */
 export function judged(state: JobState): {
   readonly solution: Solution
   readonly judgement: Judgement
@@ -17,7 +19,10 @@ interface Acting {
   readonly by: string
 }
 
-/** Records made from what core allows, the first under the caller's id so that sending it twice stores it once. */
+/**
+ * Records made from what core allows, the first under the caller's id so that sending it twice
+ * stores it once.
+ */
 export function recordsOf(signing: Signing, act: Acting, at: string): JobRecord[] {
   if (!signing.ok) throw new Refusal(signing.code, signing.says)
   return numbered(signing.bodies, act, at)

@@ -30,8 +30,9 @@ export interface Redacted {
 }
 
 /**
- * Takes somebody out of a job, in the transaction given: out of the draft, the records, the revisions, the links for guests. What stood
- * there before cannot be told from the log any more, since its salts go with it; as it stands now it is written down anew.
+ * Takes somebody out of a job, in the transaction given: out of the draft, the records, the
+ * revisions, the links for guests. What stood there before cannot be told from the log any more,
+ * since its salts go with it; as it stands now it is written down anew.
  */
 export async function redactJob(manager: EntityManager, erasing: Erasing): Promise<Redacted> {
   const { jobId, at, by, place, photographs, reason } = erasing
@@ -81,7 +82,10 @@ export async function redactJob(manager: EntityManager, erasing: Erasing): Promi
 
 type Site = JobDocument['site']
 
-/** A word of the place shorter than this is looked for in its own field alone: it would be found in words that mean something else. */
+/**
+ * A word of the place shorter than this is looked for in its own field alone: it would be found in
+ * words that mean something else.
+ */
 const shortestOfPlace = 5
 
 const redactionOf = ({ words, photographs, at }: Erasing, sites: readonly Site[]): Redaction => ({

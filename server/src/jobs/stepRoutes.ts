@@ -38,7 +38,10 @@ interface Act {
 
 const done = { 201: z.object({}), ...refused }
 
-/** Judges an act again as it arrives, and stores what it records: as of when it was done, never later than now. */
+/**
+ * Judges an act again as it arrives, and stores what it records: as of when it was done, never
+ * later than now.
+ */
 const taking = (parts: Parts) => {
   const { jobs } = parts
   const actOnce = actingOnce(parts)

@@ -9,8 +9,9 @@ import { rowOf } from './jobReader'
 const patience_ms = 2000
 
 /**
- * Keeps what the board shows of each job. A job that changed is marked in the transaction that changed it and summed up afterwards, one at
- * a time and beside the requests, so that recording costs the same however much a job holds; a mark that a crash left is found at the next start.
+ * Keeps what the board shows of each job. A job that changed is marked in the transaction that
+ * changed it and summed up afterwards, one at a time and beside the requests, so that recording
+ * costs the same however much a job holds; a mark that a crash left is found at the next start.
  */
 export class Summaries {
   private readonly waiting = new Set<string>()

@@ -37,7 +37,10 @@ export class LiveHub {
     for (const listener of this.listeners.get(jobId) ?? []) listener(told)
   }
 
-  /** What came after an event; undefined where that is no longer known and everything has to be read again. */
+  /**
+   * What came after an event; undefined where that is no longer known and everything has to be read
+   * again.
+   */
   since(jobId: string, id: string): readonly Told[] | undefined {
     const kept = this.kept.get(jobId) ?? []
     const at = kept.findIndex((one) => one.id === id)

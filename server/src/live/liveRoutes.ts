@@ -11,7 +11,10 @@ import type { LiveHub, Told } from './hub'
 const beat_ms = 5000
 const mostBacklog_bytes = 1024 * 1024
 
-/** A stream of what is stored on a job, as server-sent events: the browser takes it up again by itself after a break. */
+/**
+ * A stream of what is stored on a job, as server-sent events: the browser takes it up again by
+ * itself after a break.
+ */
 export const liveRoutes: FastifyPluginAsyncZod<{
   hub: LiveHub
   jobs: JobStore

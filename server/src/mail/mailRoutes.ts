@@ -22,7 +22,10 @@ interface Parts {
   readonly limit: object
 }
 
-/** Papers of signed work by e-mail; what was sent to whom, and what became of it, stands in the records. */
+/**
+ * Papers of signed work by e-mail; what was sent to whom, and what became of it, stands in the
+ * records.
+ */
 export const mailRoutes: FastifyPluginAsyncZod<Parts> = async (app, parts) => {
   const { jobs, tasks, clock, mail } = parts
   const actOnce = actingOnce(parts)

@@ -9,8 +9,9 @@ const longestAnswer = 64 * 1024
 export type OfficeSaid = NoticeAnswer | { readonly outcome: 'unanswered' }
 
 /**
- * Sends a notice over HTTP as JSON, under a key by which the office knows one that is sent again. Anything but an answer that can be
- * understood counts as none: it may have arrived, and is sent again under the same key.
+ * Sends a notice over HTTP as JSON, under a key by which the office knows one that is sent again.
+ * Anything but an answer that can be understood counts as none: it may have arrived, and is sent
+ * again under the same key.
  */
 export async function tellOffice(
   address: string,

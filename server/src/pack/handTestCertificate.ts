@@ -16,7 +16,10 @@ import { outcomeWords } from './recorded'
 
 type Last = NonNullable<JudgedHandTest['last']>
 
-/** The paper of one test by hand: what was read with what, what it comes to, who, and what it does not say. */
+/**
+ * The paper of one test by hand: what was read with what, what it comes to, who, and what it does
+ * not say.
+ */
 export function handTestCertificate(facts: HandoverFacts, recordId: string): TDocumentDefinitions {
   const { state, solution } = facts
   const { practice } = solution

@@ -42,7 +42,10 @@ const prints: Readonly<Record<PaperId, Prints>> = {
   service,
 }
 
-/** The pack: the papers asked for, or all that are due; each begins a page, has a bookmark, and alone has no cover. */
+/**
+ * The pack: the papers asked for, or all that are due; each begins a page, has a bookmark, and
+ * alone has no cover.
+ */
 export function handoverSheet(
   facts: HandoverFacts,
   asked: readonly PaperId[] = [],
@@ -143,7 +146,10 @@ function changes({ state, before }: HandoverFacts): Content[] {
   ]
 }
 
-/** What has to be known before anything on the sheet is believed: that nobody signed it, or that nobody here did. */
+/**
+ * What has to be known before anything on the sheet is believed: that nobody signed it, or that
+ * nobody here did.
+ */
 export function bannerOf({ frozen, revisions }: HandoverFacts['state']): string | undefined {
   if (!frozen) return 'Draft: not signed. Do not hand over.'
   return revisions.some((one) => one.letter === frozen && one.imported)

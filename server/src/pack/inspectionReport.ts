@@ -11,7 +11,10 @@ const inks: Readonly<Record<InspectionVerdict, string>> = {
   'not-inspected': paperInks.pencil,
 }
 
-/** A short report of an inspection: every item with its verdict, the limit it was held against, what was seen, and what was not looked at and why. */
+/**
+ * A short report of an inspection: every item with its verdict, the limit it was held against, what
+ * was seen, and what was not looked at and why.
+ */
 export function inspectionReport(
   facts: HandoverFacts,
   pictures: ReadonlyMap<string, string>,

@@ -23,7 +23,10 @@ export interface LabelsAsked {
   readonly only: readonly string[]
 }
 
-/** Labels on a sheet of them, each with a code of plain text; the first of them where the sheet still has some. */
+/**
+ * Labels on a sheet of them, each with a code of plain text; the first of them where the sheet
+ * still has some.
+ */
 export function labelSheet(
   { state, solution, printedAt }: HandoverFacts,
   { sheet, from, only }: LabelsAsked,

@@ -33,7 +33,10 @@ export interface Witness {
   readonly who: (did: { readonly by: string; readonly at: string }) => string
   /** When, and by whose clock. */
   readonly printed: string
-  /** The last entry of the log of changes, so that nothing before it can be altered unseen; nothing where that is not known. */
+  /**
+   * The last entry of the log of changes, so that nothing before it can be altered unseen; nothing
+   * where that is not known.
+   */
   readonly seal: string
   /** The line at the end of a paper: both. */
   readonly sealed: string
@@ -131,7 +134,10 @@ interface Placed {
 export const beginsPaper = 3
 const roomLeft = 0.45
 
-/** A paper, on A4 where nothing else is said: its name at the top, its own line at the foot of every page. */
+/**
+ * A paper, on A4 where nothing else is said: its name at the top, its own line at the foot of every
+ * page.
+ */
 export const paper = (of: {
   readonly title: string
   readonly foot: string

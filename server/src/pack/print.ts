@@ -66,7 +66,10 @@ export const printHandTest = async (
   { recordId, ...printing }: Printing & { readonly recordId: string },
 ): Promise<Uint8Array> => printPdf(handTestCertificate(await factsOf(from, printing), recordId))
 
-/** Papers of the pack as a PDF, all that are due where none is named, with the job's own file inside it. */
+/**
+ * Papers of the pack as a PDF, all that are due where none is named, with the job's own file inside
+ * it.
+ */
 export async function printHandover(
   from: From & { readonly files: EvidenceFiles },
   { papers, ...printing }: Printing & { readonly papers: readonly PaperId[] },
@@ -80,7 +83,10 @@ export async function printHandover(
   return printPdf(sheet, { name, text: JSON.stringify(fileAlone(file)) })
 }
 
-/** Pictures as a paper takes them. One that went bad since is left out; the paper says that it is not there. */
+/**
+ * Pictures as a paper takes them. One that went bad since is left out; the paper says that it is
+ * not there.
+ */
 async function picturesOf(
   files: EvidenceFiles,
   photos: readonly Evidence[],

@@ -35,8 +35,9 @@ function prepare(): void {
 }
 
 /**
- * Prints a document, with a file embedded in it where one is given: an associated file as ISO 19005-3 wants one (its kind, its day and what it
- * is to the paper). The mark of PDF/A itself is left out: it says that the file was found to conform, and no validator was run.
+ * Prints a document, with a file embedded in it where one is given: an associated file as ISO
+ * 19005-3 wants one (its kind, its day and what it is to the paper). The mark of PDF/A itself is
+ * left out: it says that the file was found to conform, and no validator was run.
  */
 export async function printPdf(
   definition: TDocumentDefinitions,

@@ -184,7 +184,10 @@ export function holdPoints({ state, solution, judgement }: HandoverFacts, show: 
       ]
 }
 
-/** The steps on site, sequence by sequence: what was read, by whom, what was passed over and why. What nothing waits for is left out. */
+/**
+ * The steps on site, sequence by sequence: what was read, by whom, what was passed over and why.
+ * What nothing waits for is left out.
+ */
 export function commissioning(judgement: Judgement, show: Show, witness: Witness): Content[] {
   const asked = judgement.work.sequences.filter(({ waits }) => !waits)
   if (asked.length === 0) return []
@@ -200,7 +203,10 @@ export function commissioning(judgement: Judgement, show: Show, witness: Witness
   ]
 }
 
-/** The same for a paper of one page: how many steps of each sequence are signed, and those that say more than that. */
+/**
+ * The same for a paper of one page: how many steps of each sequence are signed, and those that say
+ * more than that.
+ */
 export function stepsInShort(judgement: Judgement, show: Show, witness: Witness): Content[] {
   const asked = judgement.work.sequences.filter(({ waits }) => !waits)
   if (asked.length === 0) return []

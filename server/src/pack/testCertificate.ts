@@ -14,7 +14,10 @@ import type { HandoverFacts } from './paper'
 import { bold, drawn, paper, rows, section, witnessOf, ticketsSaid } from './paper'
 import { outcomeWords, twoStatements } from './recorded'
 
-/** The paper of one test: what was tested how, with which gauge, both verdicts, the trace, the joints, who, and what it does not say. */
+/**
+ * The paper of one test: what was tested how, with which gauge, both verdicts, the trace, the
+ * joints, who, and what it does not say.
+ */
 export function testCertificate(facts: HandoverFacts, testId: string): TDocumentDefinitions {
   const { state, solution, judgement } = facts
   const test = judgement.tests.find((one) => one.testId === testId)
@@ -155,7 +158,9 @@ const methodSays = ({ methodSource, permittedLeakSource }: TightnessPlan): strin
     ? methodSource.says
     : `${methodSource.says}. Permitted leak: ${permittedLeakSource.says}`
 
-/** What soap showed at every joint since this test began, the test point last; and what was mended. */
+/**
+ * What soap showed at every joint since this test began, the test point last; and what was mended.
+ */
 function joints(
   test: JudgedTest,
   gasTest: JudgedGasTest | undefined,

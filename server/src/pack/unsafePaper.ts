@@ -5,7 +5,10 @@ import type { HandoverFacts } from './paper'
 import { paper, section, witnessOf } from './paper'
 import { unsafeLines } from './workList'
 
-/** The paper of one unsafe situation, for the person responsible: what, how bad, what was done, and a line to sign. */
+/**
+ * The paper of one unsafe situation, for the person responsible: what, how bad, what was done, and
+ * a line to sign.
+ */
 export function unsafePaper(facts: HandoverFacts, unsafeId: string): TDocumentDefinitions {
   const { state, solution, judgement } = facts
   const situation = judgement.unsafe.find((one) => one.id === unsafeId)

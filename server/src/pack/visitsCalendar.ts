@@ -1,7 +1,10 @@
 import type { JobState, Judgement } from '@hestian/core'
 import ical, { ICalCalendarMethod } from 'ical-generator'
 
-/** The visits of a job for any calendar: those that were, and the day of the next. No telephone and no name stands in it. */
+/**
+ * The visits of a job for any calendar: those that were, and the day of the next. No telephone and
+ * no name stands in it.
+ */
 export function visitsCalendar(
   { id, number, document }: JobState,
   { visits }: Judgement,

@@ -20,7 +20,10 @@ import { bold, head, paper, rows, section, witnessOf } from './paper'
 import { stepsInShort, visits } from './recorded'
 import { madeSafe, unsafeSection, workList } from './workList'
 
-/** The record of a small job on one page: what was done, the match, the list with who and when, what is open, the signature. */
+/**
+ * The record of a small job on one page: what was done, the match, the list with who and when, what
+ * is open, the signature.
+ */
 export function workRecord(facts: HandoverFacts): TDocumentDefinitions {
   const { state, solution, judgement } = facts
   const show = showIn(solution.practice.units)

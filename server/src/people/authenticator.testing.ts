@@ -10,7 +10,10 @@ interface Asking {
   readonly origin?: string
 }
 
-/** A device that keeps one key, as W3C Web Authentication Level 3 writes what it answers (sections 6.1 and 6.5): ES256, no attestation. */
+/**
+ * A device that keeps one key, as W3C Web Authentication Level 3 writes what it answers (sections
+ * 6.1 and 6.5): ES256, no attestation.
+ */
 export class Authenticator {
   readonly id = randomBytes(16)
   /** Whether it saw who holds it: by finger, face or number. */

@@ -3,7 +3,10 @@ export const answerWithin_ms = 5 * 60_000
 /** More are not kept: whoever asks for a million does not fill this server. */
 const most = 2000
 
-/** What was asked of devices and not answered yet. Each is answered once; a restart forgets them, and one presses again. */
+/**
+ * What was asked of devices and not answered yet. Each is answered once; a restart forgets them,
+ * and one presses again.
+ */
 export class Challenges {
   private readonly open = new Map<string, { readonly until_ms: number; readonly who: string }>()
 

@@ -8,7 +8,10 @@ import { RecordTable } from '../db/tables'
 import { hasRunningTest } from '../jobs/erasing'
 import { documentOf, recordOf } from '../jobs/jobReader'
 
-/** Everything that is stored of a name, an address, a number: in the jobs, and in the firm's own lists. */
+/**
+ * Everything that is stored of a name, an address, a number: in the jobs, and in the firm's own
+ * lists.
+ */
 export const findHeld = (db: DatabaseReader, words: string, at: string): Promise<Held> =>
   db.read(async (manager) => {
     const rows = await manager.query<JobRow[]>('SELECT * FROM job ORDER BY number')

@@ -93,7 +93,9 @@ function hostOf(origin: string): string | undefined {
   }
 }
 
-/** What was done under one name is not sent under another: it waits until they sign in themselves. */
+/**
+ * What was done under one name is not sent under another: it waits until they sign in themselves.
+ */
 async function expectOwnHand(request: FastifyRequest, people: PeopleStore): Promise<void> {
   const by = byOf(request.body)
   const { staff } = request

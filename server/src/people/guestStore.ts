@@ -31,7 +31,10 @@ export class GuestStore {
     }))
   }
 
-  /** A new link. Asked again under one id it is a new token for the same guest: the one before opens nothing. */
+  /**
+   * A new link. Asked again under one id it is a new token for the same guest: the one before opens
+   * nothing.
+   */
   async make(
     jobId: string,
     { id, by, name, days }: { id: string; by: string; name: string; days: number },

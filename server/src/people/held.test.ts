@@ -9,7 +9,8 @@ import { judged } from '../jobs/judged'
 import { handoverSheet } from '../pack/handoverSheet'
 import { asStaff } from './staff.testing'
 
-// Iris Fenwick lives at the scout hut of this file, signed for what was handed over there, and asks to be erased.
+// Iris Fenwick lives at the scout hut of this file, signed for what was handed over there, and asks
+// to be erased.
 
 let bench: Bench
 const hut = '/jobs/thornfield-scout-hut'

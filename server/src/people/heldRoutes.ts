@@ -24,7 +24,8 @@ export const heldRoutes: FastifyPluginAsyncZod<{
   readonly tasks: Tasks
   readonly clock: Clock
 }> = async (app, { jobs, evidence, tasks, clock }) => {
-  // The words are a name: they travel in the body, so that no address and no log of a proxy holds them.
+  // The words are a name: they travel in the body, so that no address and no log of a proxy holds
+  // them.
   app.post(
     '/held',
     { ...lets('firm'), schema: { body: FindHeld, response: { 200: Held, ...refused } } },

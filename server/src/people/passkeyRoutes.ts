@@ -70,7 +70,10 @@ const tooLate = () =>
 const transportsOf = ({ transports }: PasskeyRow): AuthenticatorTransport[] =>
   JSON.parse(transports) as AuthenticatorTransport[]
 
-/** Passkeys: each is made by who is signed in, on the device it stays on, and signs in from there on. */
+/**
+ * Passkeys: each is made by who is signed in, on the device it stays on, and signs in from there
+ * on.
+ */
 export const passkeyRoutes: FastifyPluginAsyncZod<Parts> = async (app, parts) => {
   const challenges = new Challenges()
   await app.register(ownPasskeyRoutes, { ...parts, challenges })

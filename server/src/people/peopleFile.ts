@@ -5,7 +5,10 @@ import { HeldTicketSchema, tickets } from '@hestian/core'
 import { z } from 'zod'
 import { UnusableFolder } from '../db/unusableFolder'
 
-/** A bare word was all that was kept of a ticket before: it counts everywhere, and nothing is known of its paper. */
+/**
+ * A bare word was all that was kept of a ticket before: it counts everywhere, and nothing is known
+ * of its paper.
+ */
 const bare = (ticket: Ticket): HeldTicket => ({
   ...{ ticket, practice: null, number: '', issuer: '', until: null },
 })
@@ -27,8 +30,9 @@ export interface ListedPerson {
 }
 
 /**
- * The firm's people and their tickets, as `people.json` in the data folder names them: read at every start, those who are not here yet are
- * added. Tickets are the firm's to give: an imported job brings names along, never tickets. Nobody where there is no such file.
+ * The firm's people and their tickets, as `people.json` in the data folder names them: read at
+ * every start, those who are not here yet are added. Tickets are the firm's to give: an imported
+ * job brings names along, never tickets. Nobody where there is no such file.
  */
 export function readPeopleFile(folder: string): readonly ListedPerson[] {
   const path = join(folder, 'people.json')

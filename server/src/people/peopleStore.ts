@@ -89,7 +89,10 @@ export class PeopleStore {
     await this.change(id, () => ({ units: JSON.stringify(units) }))
   }
 
-  /** Adds those who are not here yet; one of whom only an imported job or an older list tells becomes what the list says. */
+  /**
+   * Adds those who are not here yet; one of whom only an imported job or an older list tells
+   * becomes what the list says.
+   */
   async add(people: readonly ListedPerson[]): Promise<void> {
     await this.db.write(async (manager) => {
       for (const { id, name, role, tickets: listed } of people) {
@@ -153,7 +156,10 @@ export class PeopleStore {
     })
   }
 
-  /** A link that lets somebody choose a password, once: as an invitation, or because the old one is forgotten. */
+  /**
+   * A link that lets somebody choose a password, once: as an invitation, or because the old one is
+   * forgotten.
+   */
   async invite(id: string, at: string): Promise<{ token: string; until: string }> {
     const token = newToken()
     const until = daysAfter(at, invitationDays)

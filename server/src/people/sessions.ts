@@ -15,7 +15,10 @@ const remember_ms = 3_600_000
 export type Session = Readonly<Omit<SessionRow, 'tokenHash'>>
 type Whose = Pick<SessionRow, 'personId' | 'guestId'>
 
-/** Who is signed in: kept in the database, held here, since every request asks. One server works on one folder. */
+/**
+ * Who is signed in: kept in the database, held here, since every request asks. One server works on
+ * one folder.
+ */
 export class Sessions {
   private readonly open = new Map<string, SessionRow>()
 
@@ -32,7 +35,10 @@ export class Sessions {
     return sessions
   }
 
-  /** Begins one, and gives the token of its cookie; `until` where it ends by itself earlier than others. */
+  /**
+   * Begins one, and gives the token of its cookie; `until` where it ends by itself earlier than
+   * others.
+   */
   async begin(whose: Partial<Whose>, from: string, until?: string): Promise<string> {
     const token = newToken()
     const now = this.clock.now()

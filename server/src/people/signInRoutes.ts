@@ -107,7 +107,10 @@ export const signInRoutes: FastifyPluginAsyncZod<Parts> = async (app, parts) => 
   })
 }
 
-/** How somebody comes in for the first time: as the owner of a new firm, or by a link of the owner's. */
+/**
+ * How somebody comes in for the first time: as the owner of a new firm, or by a link of the
+ * owner's.
+ */
 const firstTimeRoutes: FastifyPluginAsyncZod<Parts> = async (app, parts) => {
   const { people, sessions, clock, firstCode, limit } = parts
   const open = { lets: 'anybody', ...limit } as const

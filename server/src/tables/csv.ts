@@ -11,7 +11,10 @@ export type Cell = string | number | boolean | null | undefined
 /** What a spreadsheet would run as a formula. */
 const formula = /^[=+\-@\t\r]/
 
-/** A table as CSV (RFC 4180). A text that a spreadsheet would run stands behind an apostrophe; a number is one and stays as it is. */
+/**
+ * A table as CSV (RFC 4180). A text that a spreadsheet would run stands behind an apostrophe; a
+ * number is one and stays as it is.
+ */
 export const csvOf = ({ heads, rows }: Table): string =>
   Papa.unparse([heads, ...rows.map((row) => heads.map((_, i) => row[i] ?? ''))], {
     escapeFormulae: formula,

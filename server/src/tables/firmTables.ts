@@ -7,7 +7,10 @@ import { listDeleted } from '../jobs/deleteJob'
 import { listPeople } from '../people/peopleStore'
 import type { Table } from './csv'
 
-/** The firm's own lists: its jobs as the board has them, people with their tickets, gauges, the log of changes, what was deleted. */
+/**
+ * The firm's own lists: its jobs as the board has them, people with their tickets, gauges, the log
+ * of changes, what was deleted.
+ */
 export async function firmTables(db: DatabaseReader): Promise<readonly Table[]> {
   const people = await peopleTable(db)
   return [people, ...(await db.read(stored))]

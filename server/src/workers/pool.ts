@@ -7,7 +7,10 @@ import type { Tasks } from './tasks'
 
 export type TaskName = keyof Tasks
 
-/** How long a task may take before it is given up, ms: what somebody waits for at a button, and a pack. */
+/**
+ * How long a task may take before it is given up, ms: what somebody waits for at a button, and a
+ * pack.
+ */
 export const patience_ms: Readonly<Record<TaskName, number>> = {
   summary: 20_000,
   papers: 20_000,
@@ -43,8 +46,9 @@ export interface WorkerPool {
 }
 
 /**
- * Runs the tasks in worker threads from the built bundle: one thread for what somebody waits for at a button, the other cores for printing.
- * A task that takes too long, or brings its thread down, is answered with a sentence; its thread is replaced.
+ * Runs the tasks in worker threads from the built bundle: one thread for what somebody waits for at
+ * a button, the other cores for printing. A task that takes too long, or brings its thread down, is
+ * answered with a sentence; its thread is replaced.
  */
 export function startPool(
   workerFile: string,
@@ -61,7 +65,8 @@ export function startPool(
       idleTimeout: 60_000,
       resourceLimits: { maxOldGenerationSizeMb: 1024 },
     })
-    // A thread that dies between tasks is replaced by itself; unheard, its last word would end this process.
+    // A thread that dies between tasks is replaced by itself; unheard, its last word would end this
+    // process.
     threads.on('error', complain)
     return { threads, inTurn: turnstile(most) }
   }

@@ -47,7 +47,10 @@ export interface Printing {
   readonly printedAt: string
 }
 
-/** The heavy work of the server, by name: what goes in and what comes out crosses to a worker, so both are plain data. */
+/**
+ * The heavy work of the server, by name: what goes in and what comes out crosses to a worker, so
+ * both are plain data.
+ */
 export interface Tasks {
   readonly summary: (jobId: string) => Promise<Summary>
   readonly judged: (jobId: string) => Promise<JudgedJob>
@@ -116,7 +119,10 @@ export function makeTasks(db: DatabaseReader, dataFolder: string): Tasks {
 const written = (tables: readonly Table[]): readonly WrittenTable[] =>
   tables.map((table) => ({ name: table.name, csv: csvOf(table) }))
 
-/** What is stored was checked when it came; looked at once more, so that the board can name a job that went bad on the disk. */
+/**
+ * What is stored was checked when it came; looked at once more, so that the board can name a job
+ * that went bad on the disk.
+ */
 function readable(state: JobState): JobState {
   const read = JobStateSchema.safeParse(state)
   if (read.success) return state

@@ -7,7 +7,10 @@ import { makeTasks } from './tasks'
 const { dataFolder } = workerData as { readonly dataFolder: string }
 const tasks = makeTasks(await openReader(dataFolder), dataFolder)
 
-/** A worker thread: does one task after the other, on a database connection of its own that cannot write. */
+/**
+ * A worker thread: does one task after the other, on a database connection of its own that cannot
+ * write.
+ */
 export default async function work({ task, input }: Asked): Promise<Answered> {
   try {
     const run = tasks[task] as (input: unknown) => Promise<unknown>

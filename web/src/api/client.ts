@@ -33,7 +33,10 @@ interface How {
   readonly takesKept?: boolean
 }
 
-/** The only fetch: sends JSON, checks the answer against the contract, turns everything else into an {@link ApiError}. */
+/**
+ * The only fetch: sends JSON, checks the answer against the contract, turns everything else into an
+ * {@link ApiError}.
+ */
 export async function call<T>(
   method: 'GET' | 'POST' | 'PUT',
   path: string,

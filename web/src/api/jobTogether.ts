@@ -17,8 +17,9 @@ export function withSample(state: JobState, testId: string, sample: Sample): Job
 }
 
 /**
- * What was fetched, with what was heard while it was on its way: records and samples are only ever appended, so that an answer that set out
- * before one was stored does not take it off the page again.
+ * What was fetched, with what was heard while it was on its way: records and samples are only ever
+ * appended, so that an answer that set out before one was stored does not take it off the page
+ * again.
  */
 export function together(fetched: JobState, shown: JobState | undefined): JobState {
   if (!shown) return fetched

@@ -40,7 +40,10 @@ export const useBoard = (query: BoardQuery) =>
     // A kept copy is looked past as soon as the server answers.
     refetchInterval: () => (away.since() ? 3000 : false),
   })
-/** A whole job. A copy kept from before opens it where no server is; it never takes the place of what is shown, which may be newer. */
+/**
+ * A whole job. A copy kept from before opens it where no server is; it never takes the place of
+ * what is shown, which may be newer.
+ */
 export function useJobState(id: string) {
   const client = useQueryClient()
   const queryKey = ['job', id]
@@ -71,7 +74,10 @@ export const useInstruments = () =>
     staleTime: 60_000,
   })
 
-/** Keeps a job's page up to the second: every record and sample as it is stored; after a break everything is read again. */
+/**
+ * Keeps a job's page up to the second: every record and sample as it is stored; after a break
+ * everything is read again.
+ */
 export function useLive(id: string): void {
   const client = useQueryClient()
   useEffect(() => {

@@ -18,7 +18,10 @@ interface AfterTestProps {
   readonly next: { readonly name: string; readonly onPress: () => void } | undefined
 }
 
-/** What follows a test: the point it was read at is closed and soaped; a leak is searched, mended, tested again, or left safe. */
+/**
+ * What follows a test: the point it was read at is closed and soaped; a leak is searched, mended,
+ * tested again, or left safe.
+ */
 export function AfterTest({ test, gasTest, onAgain, next }: AfterTestProps) {
   const { frozen } = useJob()
   const { isTight, leaks, retest } = standOf(test, gasTest)
@@ -66,7 +69,10 @@ function Onward({
   )
 }
 
-/** Whether it held and no joint bubbled, whether it leaks, and whether it is to be made again whatever it said. */
+/**
+ * Whether it held and no joint bubbled, whether it leaks, and whether it is to be made again
+ * whatever it said.
+ */
 function standOf({ verdict, testPoint }: JudgedTest, gasTest: JudgedGasTest | undefined) {
   const bubbles = gasTest?.state === 'bubbles'
   const isTight = verdict.outcome === 'passed' && !bubbles
@@ -87,7 +93,9 @@ const foundBy = (gasTest: JudgedGasTest | undefined): string =>
     )
     .join('')
 
-/** The last step of every gas test: the gauge off, the screw back, and soap on it under pressure. */
+/**
+ * The last step of every gas test: the gauge off, the screw back, and soap on it under pressure.
+ */
 function TestPoint({ test }: { readonly test: JudgedTest }) {
   const { record, nameOf, dates } = useJob()
   const { testPoint, testId } = test

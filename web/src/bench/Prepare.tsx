@@ -11,7 +11,10 @@ import { Mark } from '../ui/icons'
 import { useReader } from './useReader'
 import { phone } from '../ui/phone'
 
-/** Before the pump: what is disconnected and capped, what is shut, the cautions, and what reads the pressure. */
+/**
+ * Before the pump: what is disconnected and capped, what is shut, the cautions, and what reads the
+ * pressure.
+ */
 export function Prepare({
   test,
   before,

@@ -11,7 +11,10 @@ import { Choice } from '../ui/fields'
 import { Mark } from '../ui/icons'
 import { phone } from '../ui/phone'
 
-/** The joint register of the pipes under test: how each was made, and what soap showed at it since the test began. */
+/**
+ * The joint register of the pipes under test: how each was made, and what soap showed at it since
+ * the test began.
+ */
 export function Soap({ gasTest }: { readonly gasTest: JudgedGasTest }) {
   const { frozen } = useJob()
   const [open, setOpen] = useState<string>()

@@ -6,7 +6,10 @@ import { useJob } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 
-/** What happened during a test, newest first, numbered as on its trace; and what can be done to a running one. */
+/**
+ * What happened during a test, newest first, numbered as on its trace; and what can be done to a
+ * running one.
+ */
 export function TestLog({ test }: { readonly test: JudgedTest }) {
   const { act, show, dates } = useJob()
   const [text, setText] = useState('')

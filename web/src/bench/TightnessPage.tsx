@@ -121,7 +121,10 @@ function Ended({
   )
 }
 
-/** A test that is under way: of what is shown, or one that stands for nothing on this job any more and must not be lost from sight. */
+/**
+ * A test that is under way: of what is shown, or one that stands for nothing on this job any more
+ * and must not be lost from sight.
+ */
 function runningTest(
   tests: readonly JudgedTest[],
   gasTests: readonly JudgedGasTest[],

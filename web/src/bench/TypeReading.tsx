@@ -16,7 +16,10 @@ function useNow_ms(): number {
   return now_ms
 }
 
-/** What a test read by eye waits for, on this clock: it asks at the right minute, and a phone in the hand shakes. */
+/**
+ * What a test read by eye waits for, on this clock: it asks at the right minute, and a phone in the
+ * hand shakes.
+ */
 export function EyeClock({ test }: { readonly test: JudgedTest }) {
   const { asks, left_s } = typedAsk(test.run, useNow_ms())
   const isDue = asks === 'read-start' || asks === 'read-end'
@@ -119,7 +122,9 @@ function useGaugeText(isU: boolean) {
   }
 }
 
-/** Minutes since pumping as they were typed: nothing is now, and what is no such time is not taken. */
+/**
+ * Minutes since pumping as they were typed: nothing is now, and what is no such time is not taken.
+ */
 const minutesOf = (text: string): number | 'now' | undefined => {
   if (text.trim() === '') return 'now'
   const minutes = Number(text.replace(',', '.'))

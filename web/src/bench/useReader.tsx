@@ -58,7 +58,9 @@ interface Reader {
   readonly fields: ReactNode
 }
 
-/** Chooses what reads a test: a gauge that is heard, one of the firm's list, or any other by hand. */
+/**
+ * Chooses what reads a test: a gauge that is heard, one of the firm's list, or any other by hand.
+ */
 export function useReader({ plan }: GasTest): Reader {
   const { show } = useJob()
   const chosen = useChosen()
@@ -110,7 +112,10 @@ function typed({ own, picked, instrument }: Chosen, step_Pa: number | undefined)
   }
 }
 
-/** The smallest step it shows, Pa: of a live gauge as it says, of a water gauge by eye, of a listed one by its sheet, of another as typed. */
+/**
+ * The smallest step it shows, Pa: of a live gauge as it says, of a water gauge by eye, of a listed
+ * one by its sheet, of another as typed.
+ */
 function stepOf({ isLive, live, own, picked, parsed }: Chosen): number | undefined {
   if (isLive) return live?.resolution_Pa
   if ((own?.kind ?? picked) === 'water-gauge') return uGauge_Pa

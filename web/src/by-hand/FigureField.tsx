@@ -97,7 +97,10 @@ function useElapsed_s(startedAt: string): number | undefined {
   return startedAt === '' ? undefined : Math.max(0, (now_ms - Number(startedAt)) / 1000)
 }
 
-/** A clock that Hestian keeps, over a reload too: started, stopped, and what it counted taken as the time. */
+/**
+ * A clock that Hestian keeps, over a reload too: started, stopped, and what it counted taken as the
+ * time.
+ */
 function Clock({ ask, startedAt, onStart, onStop }: FigureFieldProps) {
   const { solution } = useJob()
   const elapsed_s = useElapsed_s(startedAt)

@@ -16,7 +16,10 @@ import { FoundView, marks } from './FoundView'
 import { HandTestForm } from './HandTestForm'
 import { Strip } from './Strip'
 
-/** What is tested with a gauge and a clock in hand: pipes with water, each burner, the worst outlet; the figures that follow stand beside each. */
+/**
+ * What is tested with a gauge and a clock in hand: pipes with water, each burner, the worst outlet;
+ * the figures that follow stand beside each.
+ */
 export function HandTestsPage() {
   const { solution, state, show } = useJob()
   const [params] = useSearchParams()

@@ -6,7 +6,9 @@ import { useJob } from '../job/JobContext'
 import { DrawingView } from '../ui/DrawingView'
 import { seriesOf } from './useSeries'
 
-/** What an instrument sent while the clock ran, drawn over time, and by its shape what it may be. */
+/**
+ * What an instrument sent while the clock ran, drawn over time, and by its shape what it may be.
+ */
 export function Strip({ kind, series }: { readonly kind: HandTest; readonly series: Series }) {
   const { show, solution } = useJob()
   const { units } = solution.practice

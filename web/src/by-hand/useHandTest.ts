@@ -19,7 +19,10 @@ import { useSeries } from './useSeries'
 
 export type Texts = Readonly<Record<string, string>>
 
-/** What is typed of a reading, as text by the key of its ask; it survives a reload until it is recorded. */
+/**
+ * What is typed of a reading, as text by the key of its ask; it survives a reload until it is
+ * recorded.
+ */
 function useTexts(what: string): readonly [Texts, (texts: Texts) => void] {
   const [kept, setKept] = useKeptText(what)
   return [
@@ -28,7 +31,10 @@ function useTexts(what: string): readonly [Texts, (texts: Texts) => void] {
   ]
 }
 
-/** A test by hand as it is typed: what was understood, what it would come to, and what it waits for before it is recorded. */
+/**
+ * A test by hand as it is typed: what was understood, what it would come to, and what it waits for
+ * before it is recorded.
+ */
 interface Typing {
   readonly kind: HandTest
   readonly gauges: readonly GaugeState[]
@@ -104,7 +110,10 @@ const parsedOf = ({ asks }: HandTest, texts: Texts, units: UnitSet): ReadonlyMap
     }),
   )
 
-/** What a reading waits for before it can be recorded, in words. A failure waits for nothing that is to be confirmed. */
+/**
+ * What a reading waits for before it can be recorded, in words. A failure waits for nothing that is
+ * to be confirmed.
+ */
 function waitsFor(
   kind: HandTest,
   parsed: ReadonlyMap<string, Parsed>,

@@ -9,7 +9,10 @@ const every_s = 5
 export const seriesOf = ({ asks }: HandTest): Channel | undefined =>
   asks.flatMap((ask) => ('live' in ask && ask.live ? [ask.live] : []))[0]
 
-/** The instrument whose readings are kept: the one that the test is read with, or the only one. Of two that nobody told apart, none. */
+/**
+ * The instrument whose readings are kept: the one that the test is read with, or the only one. Of
+ * two that nobody told apart, none.
+ */
 export function heardFrom(
   gauges: readonly GaugeState[],
   channel: Channel,

@@ -22,7 +22,10 @@ import { Pipes } from './Pipes'
 import { WaterContent } from './WaterContent'
 import { Zones } from './Zones'
 
-/** Zones, emitters and pipes: how much flows, which way is the worst, what drives it, and how much water it holds. */
+/**
+ * Zones, emitters and pipes: how much flows, which way is the worst, what drives it, and how much
+ * water it holds.
+ */
 export function CircuitPage() {
   const { solution, state } = useJob()
   const sheet = solution.circuit

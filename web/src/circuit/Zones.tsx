@@ -11,7 +11,10 @@ import { QuantityCell } from '../ui/QuantityRow'
 import { NotesHere } from '../ui/SheetPage'
 import { Cell, Figure, Row, Table } from '../ui/Table'
 
-/** What is fed and balanced together: its heat, its flow, what it loses, and what its balancing valve is set to. */
+/**
+ * What is fed and balanced together: its heat, its flow, what it loses, and what its balancing
+ * valve is set to.
+ */
 export function Zones({ answer }: { readonly answer: CircuitAnswer | undefined }) {
   const { draft, edit, show, solution } = useJob()
   const { heating, heat } = draft.document

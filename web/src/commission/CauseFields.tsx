@@ -15,7 +15,9 @@ interface CauseProps {
   readonly onSnag: () => void
 }
 
-/** A reading outside its limits: what it comes from, what tells the causes apart, and what was done. */
+/**
+ * A reading outside its limits: what it comes from, what tells the causes apart, and what was done.
+ */
 export function CauseFields({ reading, cause, action, onCause, onAction, onSnag }: CauseProps) {
   const { words } = useJob().solution.practice
   const symptom = reading.symptom && symptoms[reading.symptom]

@@ -17,7 +17,10 @@ interface Shown {
   readonly sequence: JudgedSequence
 }
 
-/** The step that is looked at: the one the address names, or the first that is next in a sequence that somebody waits for. */
+/**
+ * The step that is looked at: the one the address names, or the first that is next in a sequence
+ * that somebody waits for.
+ */
 function useShown(): {
   readonly shown: Shown | undefined
   readonly next: Shown | undefined

@@ -10,7 +10,10 @@ const clockWords = (seconds: number): string => {
   return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`
 }
 
-/** Keeps the time of a step that is held; it goes on over a reload, and the screen stays awake meanwhile. */
+/**
+ * Keeps the time of a step that is held; it goes on over a reload, and the screen stays awake
+ * meanwhile.
+ */
 export function HoldClock({
   stepId,
   hold_s,

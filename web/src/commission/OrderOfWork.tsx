@@ -10,7 +10,10 @@ interface OrderProps {
   readonly onPick: (id: string) => void
 }
 
-/** Every sequence of the job beside the step that is looked at: that one step by step, the others in a line each. */
+/**
+ * Every sequence of the job beside the step that is looked at: that one step by step, the others in
+ * a line each.
+ */
 export function OrderOfWork({ sequences, shown, onPick }: OrderProps) {
   const asked = sequences.filter(({ waits }) => !waits)
   const offered = sequences.filter(({ waits }) => waits)

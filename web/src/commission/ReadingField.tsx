@@ -15,7 +15,10 @@ interface ReadingFieldProps {
   readonly parsed: Parsed | undefined
 }
 
-/** A reading as it is typed: in pencil until recorded, with its limit, the design and itself on one scale. */
+/**
+ * A reading as it is typed: in pencil until recorded, with its limit, the design and itself on one
+ * scale.
+ */
 export function ReadingField({ reading, typed, onTyped, within, parsed }: ReadingFieldProps) {
   const { show } = useJob()
   const si = parsed?.outcome === 'understood' ? parsed.si : undefined

@@ -78,7 +78,10 @@ const withTicket = (ticket: string) =>
   `somebody with ${/^[aeiou]/.test(ticket) ? 'an' : 'a'} ${ticket}`
 const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 
-/** One step: what to do, why, what can hurt, the guards that must hold, the reading it wants, and its signature. */
+/**
+ * One step: what to do, why, what can hurt, the guards that must hold, the reading it wants, and
+ * its signature.
+ */
 export function StepCard({ judged, sequence, onSigned }: StepCardProps) {
   const { perform, show } = useJob()
   const { step, number, progress } = judged
@@ -246,7 +249,9 @@ function Reading({ judged, entry }: { readonly judged: JudgedStep; readonly entr
   )
 }
 
-/** What must never come together and would, or cannot be told: with the way to where it is lifted. */
+/**
+ * What must never come together and would, or cannot be told: with the way to where it is lifted.
+ */
 function Dangers({
   dangers,
   stepId,

@@ -8,7 +8,10 @@ import { useKeptText } from '../job/useKeptText'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 
-/** Who was here when, what was done, what is left. A visit ends with the off strip empty, or each thing on it explained. */
+/**
+ * Who was here when, what was done, what is left. A visit ends with the off strip empty, or each
+ * thing on it explained.
+ */
 export function Visits() {
   const { judgement } = useJob()
   const open = openVisit(judgement.visits)

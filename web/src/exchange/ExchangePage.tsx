@@ -26,7 +26,10 @@ import { SheetPage } from '../ui/SheetPage'
 import { WorkingsFold } from '../ui/WorkingsFold'
 import { phone } from '../ui/phone'
 
-/** One safety part exchanged: the plant, the old one, the new one, and why the old one let water out. */
+/**
+ * One safety part exchanged: the plant, the old one, the new one, and why the old one let water
+ * out.
+ */
 export function ExchangePage() {
   const { solution, state } = useJob()
   const sheet = solution.exchange

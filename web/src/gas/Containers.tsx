@@ -14,7 +14,10 @@ const changeovers = [
   { id: 'one-bank', text: 'one bank, nothing to change to' },
 ] as const
 
-/** Propane containers: whether enough boils off on the coldest day. Nothing is asked where the gas comes by a meter. */
+/**
+ * Propane containers: whether enough boils off on the coldest day. Nothing is asked where the gas
+ * comes by a meter.
+ */
 export function Containers() {
   const { draft, edit } = useJob()
   const { gas, survey } = draft.document

@@ -12,7 +12,10 @@ const names: Readonly<Record<SizingMethod, string>> = {
   'pipe-by-pipe': 'As here',
 }
 
-/** The same tree sized in the usual ways, beside what stands here: size by size, and how much metal each takes. */
+/**
+ * The same tree sized in the usual ways, beside what stands here: size by size, and how much metal
+ * each takes.
+ */
 export const GasMethods = memo(function GasMethods({ answer }: { readonly answer: GasAnswer }) {
   const { show, draft } = useJob()
   const { prices } = draft.document

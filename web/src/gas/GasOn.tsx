@@ -10,7 +10,10 @@ interface GasOnProps {
   readonly onChange: (on: ReadonlySet<string>) => void
 }
 
-/** Which appliances burn while one looks at the staircase, and where the pressure goes between lock-up and the index appliance. */
+/**
+ * Which appliances burn while one looks at the staircase, and where the pressure goes between
+ * lock-up and the index appliance.
+ */
 export function GasOn({ answer, on, onChange }: GasOnProps) {
   const { show, draft } = useJob()
   const burners = answer.pipes.flatMap((pipe) =>

@@ -205,7 +205,9 @@ const heads = (show: Show) =>
     ['Far end', show.unit('gas-pressure')],
   ] as const
 
-/** What the outline shows of each pipe; of one that cannot be computed yet only its name and length. */
+/**
+ * What the outline shows of each pipe; of one that cannot be computed yet only its name and length.
+ */
 function useFigures(answer: GasAnswer | undefined): ReadonlyMap<string, RowFigures> {
   const { show, draft } = useJob()
   const { segments } = draft.document.gas

@@ -21,7 +21,10 @@ const yesNo = [
   { id: 'no', text: 'No' },
 ] as const
 
-/** One gas pipe: where it leaves from, how long, its fittings, material and size, what it ends at and what stands there. */
+/**
+ * One gas pipe: where it leaves from, how long, its fittings, material and size, what it ends at
+ * and what stands there.
+ */
 export function GasPipeEditor({
   id,
   onGone,

@@ -6,7 +6,10 @@ import { SizesFrame } from '../network/SizesFrame'
 import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
 
-/** The selected length in the sizes next to its own: what each would lose on the way to the appliance that is worst off. */
+/**
+ * The selected length in the sizes next to its own: what each would lose on the way to the
+ * appliance that is worst off.
+ */
 export function IfThisSize({ answer, id }: { readonly answer: GasAnswer; readonly id: string }) {
   const { show, edit, draft } = useJob()
   const pipe = answer.pipes.find((one) => one.id === id)

@@ -19,7 +19,10 @@ const days = [
   { id: '365', text: 'for a year' },
 ] as const
 
-/** Links that show this one job to somebody outside the firm, until a day, or until they are taken back. */
+/**
+ * Links that show this one job to somebody outside the firm, until a day, or until they are taken
+ * back.
+ */
 export function Guests() {
   const { person } = useJob()
   if (!person || !may(person, 'file')) return null

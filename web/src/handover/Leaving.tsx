@@ -11,7 +11,10 @@ import { DoneForm, DoneHead, DoneRow } from '../ui/DoneRow'
 import { Mark } from '../ui/icons'
 import { Photos } from '../ui/Photos'
 
-/** What is looked at once more before one leaves: each done, or not done with its reason; unsaid stays between here and the signature. */
+/**
+ * What is looked at once more before one leaves: each done, or not done with its reason; unsaid
+ * stays between here and the signature.
+ */
 export function Leaving() {
   const { judgement, frozen } = useJob()
   const { leaving } = judgement

@@ -8,7 +8,10 @@ import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { AnswerRow } from './AnswerRow'
 
-/** Tells the registration office of what was signed, and what it answered, however often it was asked. */
+/**
+ * Tells the registration office of what was signed, and what it answered, however often it was
+ * asked.
+ */
 export function NoticeToOffice({ letter }: { readonly letter: string }) {
   const { state, act } = useJob()
   const [sending, setSending] = useState(false)

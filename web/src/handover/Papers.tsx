@@ -7,7 +7,9 @@ import { Mark } from '../ui/icons'
 import { phone } from '../ui/phone'
 import { Paper } from './Paper'
 
-/** The pack as a set: which papers are due, what each still cannot say, each alone or all together. */
+/**
+ * The pack as a set: which papers are due, what each still cannot say, each alone or all together.
+ */
 export function Papers() {
   const { solution, judgement, state, draft } = useJob()
   const papers = papersOf(solution, judgement, state.records)

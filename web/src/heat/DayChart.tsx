@@ -13,7 +13,10 @@ interface DayChartProps {
   readonly outlets: readonly Outlet[]
 }
 
-/** The day as temperatures: the top of each store, and what comes out of one outlet while it is open. */
+/**
+ * The day as temperatures: the top of each store, and what comes out of one outlet while it is
+ * open.
+ */
 export function DayChart({ results, outlets }: DayChartProps) {
   const { solution, show, draft } = useJob()
   const look = useChartLook()

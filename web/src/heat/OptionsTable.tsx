@@ -109,7 +109,10 @@ const figures: readonly {
   },
 ]
 
-/** Two to five ways side by side: what their plates say, what follows on the coldest water, what each would violate. One is chosen, with a reason. */
+/**
+ * Two to five ways side by side: what their plates say, what follows on the coldest water, what
+ * each would violate. One is chosen, with a reason.
+ */
 export function OptionsTable({ answer }: { readonly answer: HeatAnswer }) {
   const { draft, edit } = useJob()
   const { options } = draft.document.heat
@@ -453,7 +456,9 @@ function Table({ answer }: { readonly answer: HeatAnswer }) {
   )
 }
 
-/** The choice and its reason; what was chosen can go to the rating plates without being typed again. */
+/**
+ * The choice and its reason; what was chosen can go to the rating plates without being typed again.
+ */
 function Choosing({ answer }: { readonly answer: HeatAnswer }) {
   const { draft, edit, record } = useJob()
   const { heat, appliances } = draft.document

@@ -11,7 +11,10 @@ import { knownOf, Ledger, QuantityRow } from '../ui/QuantityRow'
 import { saveFile } from '../ui/saveFile'
 import { useNarrow } from '../ui/useNarrow'
 
-/** How hot it is stored: what scalds, what keeps bacteria down, the two schools and the practice's rule. */
+/**
+ * How hot it is stored: what scalds, what keeps bacteria down, the two schools and the practice's
+ * rule.
+ */
 export function StorageTemperature({ answer }: { readonly answer: HeatAnswer }) {
   const { draft, edit, solution, show } = useJob()
   const { hotWater } = draft.document

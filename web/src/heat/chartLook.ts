@@ -24,7 +24,9 @@ Chart.register(
   Legend,
 )
 
-/** The page's own colours and face, read where the theme sets them; another theme makes new ones. */
+/**
+ * The page's own colours and face, read where the theme sets them; another theme makes new ones.
+ */
 export function useChartLook(): Readonly<
   Record<
     | 'ink'

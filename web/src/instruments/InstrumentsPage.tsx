@@ -9,7 +9,10 @@ import { Mark } from '../ui/icons'
 import { InstrumentForm } from './InstrumentForm'
 import { instrumentSays } from './instrumentSays'
 
-/** The gauges of the firm: what each shows, and until when its calibration holds. A certificate names the one that read. */
+/**
+ * The gauges of the firm: what each shows, and until when its calibration holds. A certificate
+ * names the one that read.
+ */
 export function InstrumentsPage() {
   const { data, isPending, error } = useInstruments()
   const [open, setOpen] = useState<string>()

@@ -54,17 +54,30 @@ export interface Job {
   readonly show: Show
   readonly frozen: boolean
   readonly edit: (edits: readonly Edit[]) => void
-  /** Shows the job as these edits would make it, without making them; undefined shows it as it is. */
+  /**
+   * Shows the job as these edits would make it, without making them; undefined shows it as it is.
+   */
   readonly preview: (edits: readonly Edit[] | undefined) => void
-  /** Sends an action under a fresh id; gives whether it was granted. What was refused stands in `refusal`. */
+  /**
+   * Sends an action under a fresh id; gives whether it was granted. What was refused stands in
+   * `refusal`.
+   */
   readonly act: (path: string, body?: object) => Promise<boolean>
-  /** Does something on site: judged here at once and queued for the server, which judges it again. False where it is not allowed; `refusal` says why. */
+  /**
+   * Does something on site: judged here at once and queued for the server, which judges it again.
+   * False where it is not allowed; `refusal` says why.
+   */
   readonly perform: (act: SiteAct, says: string) => boolean
-  /** Queues a record and gives its id at once: it is sent when the server is there. Undefined while nobody has said who is working. */
+  /**
+   * Queues a record and gives its id at once: it is sent when the server is there. Undefined while
+   * nobody has said who is working.
+   */
   readonly record: (body: RecordBody) => string | undefined
   /** Queues a reading typed into a running test. False while nobody has said who is working. */
   readonly typeSample: (testId: string, sample: Sample) => boolean
-  /** Keeps a photograph or paper and queues it; a file that cannot be kept says why in `refusal`. */
+  /**
+   * Keeps a photograph or paper and queues it; a file that cannot be kept says why in `refusal`.
+   */
   readonly keep: (
     file: File,
     how?: { readonly keepPlace: boolean },
@@ -134,7 +147,10 @@ function queueAct(
   void outbox.add({ kind: 'act', id, jobId, path, body: sent, records, says })
 }
 
-/** Who is at work on a job, with the tickets that count there today, and why they may record nothing, where they may not. */
+/**
+ * Who is at work on a job, with the tickets that count there today, and why they may record
+ * nothing, where they may not.
+ */
 function worker(
   staff: Staff | undefined,
   document: JobDocument,
@@ -172,7 +188,8 @@ export function JobProvider({
   )
   const [refusal, setRefusal] = useState<string>()
   const own = staff?.units
-  // A very large job is solved when there is time: what was typed shows at once, and its figures follow.
+  // A very large job is solved when there is time: what was typed shows at once, and its figures
+  // follow.
   const late = useDeferredValue(draft.document)
   const solved =
     draft.document.gas.segments.length + draft.document.water.segments.length > manyPipes

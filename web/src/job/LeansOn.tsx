@@ -11,7 +11,10 @@ import { phone } from '../ui/phone'
 /** Long enough that one does not ask at every keystroke. */
 const pause_ms = 700
 
-/** The assumptions an answer leans on, and how far each may move before the answer is another one. Found in a worker. */
+/**
+ * The assumptions an answer leans on, and how far each may move before the answer is another one.
+ * Found in a worker.
+ */
 export const LeansOn = memo(function LeansOn({ sheet }: { readonly sheet: LeaningSheet }) {
   const { draft, show } = useJob()
   const { work, ask, cancel } = useWorker('leans')
@@ -79,7 +82,9 @@ export const LeansOn = memo(function LeansOn({ sheet }: { readonly sheet: Leanin
   )
 })
 
-/** True when something has gone on for more than a moment: what is quick needs no word of progress. */
+/**
+ * True when something has gone on for more than a moment: what is quick needs no word of progress.
+ */
 function useSlow(going: boolean): boolean {
   const [slow, setSlow] = useState(false)
   useEffect(() => {

@@ -10,7 +10,10 @@ const devices: Readonly<Record<(typeof makeUpDevices)[number], string>> = {
   none: 'Nothing',
 }
 
-/** What keeps heating water out of the drinking water at the fill point, and whether the feed stays open. */
+/**
+ * What keeps heating water out of the drinking water at the fill point, and whether the feed stays
+ * open.
+ */
 export function MakeUpRows() {
   const { draft, edit, solution } = useJob()
   const { makeUp } = draft.document.water

@@ -21,7 +21,10 @@ export interface Made {
   readonly yearElsewhere?: true
 }
 
-/** Make, model, serial number and year, as the plate says: for registration, guarantee and the next exchange. */
+/**
+ * Make, model, serial number and year, as the plate says: for registration, guarantee and the next
+ * exchange.
+ */
 export function MakerRow({ of, path, maker, yearElsewhere }: Made) {
   const { edit } = useJob()
   const [says, setSays] = useState<string>()

@@ -10,7 +10,9 @@ import { TextLine } from '../ui/TextLine'
 import { enter } from './enter'
 import { hasPasskeys, makePasskey } from './passkeys'
 
-/** The devices that sign one in without a password, each to be removed; and this one, to be added. */
+/**
+ * The devices that sign one in without a password, each to be removed; and this one, to be added.
+ */
 export function OwnPasskeys() {
   const client = useQueryClient()
   const [name, setName] = useState('')

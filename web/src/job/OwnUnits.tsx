@@ -20,7 +20,10 @@ const offered: readonly { readonly measure: Measure; readonly name: string }[] =
 ]
 const jobs = 'as the job'
 
-/** The units one person reads in. Entries take any unit all the same, and nothing that is stored changes. */
+/**
+ * The units one person reads in. Entries take any unit all the same, and nothing that is stored
+ * changes.
+ */
 export function OwnUnits({ person }: { readonly person: Staff }) {
   const client = useQueryClient()
   const [says, setSays] = useState<string>()

@@ -5,7 +5,10 @@ import { Button } from '../ui/Button'
 import { SignIn } from './SignIn'
 import { useWho } from './WhoContext'
 
-/** The session ended under an open page: it stays as it is, what is recorded is kept, and whoever it was signs in again. */
+/**
+ * The session ended under an open page: it stays as it is, what is recorded is kept, and whoever it
+ * was signs in again.
+ */
 export function SignInAgain() {
   const { ended, door, person, cameIn } = useWho()
   const [later, setLater] = useState(false)

@@ -8,7 +8,10 @@ import { outbox } from '../sync/outbox'
 
 interface Who {
   readonly people: readonly Staff[]
-  /** Who is signed in; who was, where the session ended while the page was open: what they do is kept. */
+  /**
+   * Who is signed in; who was, where the session ended while the page was open: what they do is
+   * kept.
+   */
   readonly person: Staff | undefined
   /** Nobody is signed in, and what can be done about it; undefined while that is not known. */
   readonly door: SessionState | undefined

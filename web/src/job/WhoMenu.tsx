@@ -19,7 +19,10 @@ export function whatOf({ role, holds }: Pick<Staff, 'role' | 'holds'>): string {
   return `${is}; ${words.length > 0 ? words.join(', ') : 'no tickets that hold'}`
 }
 
-/** Who is signed in, the way out, the units and sessions that are theirs; in the demo its other people. */
+/**
+ * Who is signed in, the way out, the units and sessions that are theirs; in the demo its other
+ * people.
+ */
 export function WhoMenu({ trigger }: { readonly trigger: RefObject<HTMLButtonElement | null> }) {
   const { person, door, cameIn, asking, setAsking } = useWho()
   const change = async (id: string) => {

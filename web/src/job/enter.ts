@@ -11,7 +11,10 @@ export async function enter(path: string, body: object): Promise<string | undefi
   }
 }
 
-/** Ends the session of this browser, with the copies of jobs that it kept; what is not sent yet stays. */
+/**
+ * Ends the session of this browser, with the copies of jobs that it kept; what is not sent yet
+ * stays.
+ */
 export async function leave(): Promise<void> {
   await enter('/session/end', {})
   const names = await globalThis.caches?.keys().catch(() => [])

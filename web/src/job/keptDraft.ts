@@ -1,7 +1,9 @@
 import type { JobDocument } from '@hestian/core'
 import { mergeDocuments, readStoredDocument } from '@hestian/core'
 
-/** What this browser had typed on a job and the server has not acknowledged: one for all its tabs. */
+/**
+ * What this browser had typed on a job and the server has not acknowledged: one for all its tabs.
+ */
 export interface Kept {
   readonly base: JobDocument
   readonly saveNumber: number
@@ -31,7 +33,10 @@ function readKept(text: string | null): Kept | undefined {
 /** What this tab last kept of each job, as text: what is the same needs no reading. */
 const mine = new Map<string, string>()
 
-/** What another tab kept since this one last did; undefined where there is nothing new. Cheap, because it is asked at every keystroke. */
+/**
+ * What another tab kept since this one last did; undefined where there is nothing new. Cheap,
+ * because it is asked at every keystroke.
+ */
 export function keptSince(jobId: string): Kept | undefined {
   try {
     const text = localStorage.getItem(keyOf(jobId))
@@ -55,7 +60,10 @@ export function keepDraft(jobId: string, kept: Kept): boolean {
 
 export const forgetDraft = (jobId: string): void => localStorage.removeItem(keyOf(jobId))
 
-/** Forgets what this tab kept, where nothing of it is a change any more; what another tab kept since stays. */
+/**
+ * Forgets what this tab kept, where nothing of it is a change any more; what another tab kept since
+ * stays.
+ */
 export function forgetMine(jobId: string): void {
   const text = mine.get(jobId)
   if (text !== undefined && localStorage.getItem(keyOf(jobId)) === text) forgetDraft(jobId)
@@ -76,7 +84,10 @@ export function onKeptElsewhere(jobId: string, hear: (kept: Kept) => void): () =
   return () => removeEventListener('storage', onStorage)
 }
 
-/** What two tabs typed since they last agreed, in one document; where both typed the same place, what was typed here. */
+/**
+ * What two tabs typed since they last agreed, in one document; where both typed the same place,
+ * what was typed here.
+ */
 export const joinedTabs = (
   agreed: JobDocument,
   here: JobDocument,

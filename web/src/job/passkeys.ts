@@ -33,7 +33,9 @@ export const makePasskey = (name: string): Promise<string | undefined> =>
     return enter('/passkeys', { name, response })
   })
 
-/** What the server asks of the device, and what puts it to the device: fetched when it is wanted. */
+/**
+ * What the server asks of the device, and what puts it to the device: fetched when it is wanted.
+ */
 const asked = (path: string) =>
   Promise.all([call('POST', path, PasskeyAsked, {}), import('@simplewebauthn/browser')])
 

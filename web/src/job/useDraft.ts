@@ -48,8 +48,9 @@ const noRoom =
   'This browser has no room left: what you type is kept only as long as this page is open, until it says Saved. Make room, or do not close the page.'
 
 /**
- * The design document being edited: undo and redo, saved shortly after each change, kept in the browser until the server has it. A stale
- * save is merged by itself where the two sides touched different places, and asked about where they did not.
+ * The design document being edited: undo and redo, saved shortly after each change, kept in the
+ * browser until the server has it. A stale save is merged by itself where the two sides touched
+ * different places, and asked about where they did not.
  */
 export function useDraft(state: JobState, who: string | undefined): Draft {
   const { id: jobId } = state
@@ -67,7 +68,10 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
   })
   const latest = useRef(document)
   const busy = useRef(false)
-  /** What is on its way to the server, which may have it already: taken back meanwhile, it is a change to send. */
+  /**
+   * What is on its way to the server, which may have it already: taken back meanwhile, it is a
+   * change to send.
+   */
   const inFlight = useRef<JobDocument | undefined>(undefined)
   const underWay = useRef<Promise<void>>(Promise.resolve())
   /** What all tabs of this browser last had in common. */

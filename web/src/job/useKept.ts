@@ -1,6 +1,9 @@
 import { useKeptText } from './useKeptText'
 
-/** A value of plain data that survives a reload of the page until it is taken; what it begins as is not kept. */
+/**
+ * A value of plain data that survives a reload of the page until it is taken; what it begins as is
+ * not kept.
+ */
 export function useKept<T>(what: string, begins: T): readonly [T, (value: T) => void] {
   const [text, setText] = useKeptText(what)
   return [

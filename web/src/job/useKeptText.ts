@@ -1,6 +1,9 @@
 import { useState } from 'react'
 
-/** A text that survives a reload of the page until it is taken: what was typed and not recorded yet. Emptied by setting it empty. */
+/**
+ * A text that survives a reload of the page until it is taken: what was typed and not recorded yet.
+ * Emptied by setting it empty.
+ */
 export function useKeptText(what: string): readonly [string, (text: string) => void] {
   const key = `${what}:${location.pathname}`
   const [text, setText] = useState(() => {

@@ -4,7 +4,10 @@ import { useJob } from './JobContext'
 import type { Entry, QuantityProps } from '../ui/QuantityRow'
 import { knownOf } from '../ui/QuantityRow'
 
-/** A question of the survey as its editor takes it. What is measured or read becomes a record, and using it writes its value and the record's id into the design. */
+/**
+ * A question of the survey as its editor takes it. What is measured or read becomes a record, and
+ * using it writes its value and the record's id into the design.
+ */
 export function useReading(field: Field & { readonly key: SurveyKey }): QuantityProps {
   const { draft, edit, record, state } = useJob()
   const place = `survey.${field.key}`

@@ -50,7 +50,10 @@ function useBoardQuery(): readonly [BoardQuery, (change: Partial<BoardQuery>) =>
   return [query, change]
 }
 
-/** Every job with its stage, what it waits for and on whom, and what is off on its site. Searched, sorted and paged by the server. */
+/**
+ * Every job with its stage, what it waits for and on whom, and what is off on its site. Searched,
+ * sorted and paged by the server.
+ */
 export function Board() {
   const [query, change] = useBoardQuery()
   const { data, isPending, error } = useBoard(query)
@@ -198,7 +201,10 @@ export function Board() {
 const megabytes = (bytes: number | null): string =>
   bytes === null ? 'an unknown number of megabytes' : `${Math.round(bytes / 1e6)} MB`
 
-/** A job whose stored data went bad: named, so that nobody takes it for lost, and out of the way of the others. */
+/**
+ * A job whose stored data went bad: named, so that nobody takes it for lost, and out of the way of
+ * the others.
+ */
 function UnreadableRow({ row }: { readonly row: BoardRow }) {
   return (
     <Unreadable>

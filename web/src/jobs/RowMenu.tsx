@@ -20,7 +20,10 @@ interface RowMenuProps {
   readonly onOpenChange: (open: boolean) => void
 }
 
-/** What can be done with a whole job: start another from it, or put it away. Fetched when first opened. */
+/**
+ * What can be done with a whole job: start another from it, or put it away. Fetched when first
+ * opened.
+ */
 export function RowMenu({ row, trigger, isOpen, onOpenChange }: RowMenuProps) {
   const client = useQueryClient()
   const navigate = useNavigate()

@@ -27,7 +27,10 @@ import { SheetPage } from '../ui/SheetPage'
 import { CheckSheet } from '../shell/CheckSheet'
 import { phone } from '../ui/phone'
 
-/** What the work is, one or several: what is asked follows from it. Wider later, nothing that is filled is lost. */
+/**
+ * What the work is, one or several: what is asked follows from it. Wider later, nothing that is
+ * filled is lost.
+ */
 export function WorkPage() {
   const choice = useChoice()
   const { frozen, picked, pick, wantsPart, part, setPart, next, isNew, isSaid, says, take } = choice
@@ -96,7 +99,10 @@ function Question({ isGuessed }: { readonly isGuessed: boolean }) {
   )
 }
 
-/** What is ticked and not taken yet; a job that nobody has asked begins with what is filled as the guess. */
+/**
+ * What is ticked and not taken yet; a job that nobody has asked begins with what is filled as the
+ * guess.
+ */
 function useChoice() {
   const { draft, edit, solution, frozen, state } = useJob()
   const { document } = draft

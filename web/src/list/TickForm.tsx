@@ -13,7 +13,10 @@ interface TickFormProps {
   readonly onDone: () => void
 }
 
-/** One thing of the list ticked: with its reading, with what it wants written down, or passed over with a reason. */
+/**
+ * One thing of the list ticked: with its reading, with what it wants written down, or passed over
+ * with a reason.
+ */
 export function TickForm({ item, onDone }: TickFormProps) {
   const [because, setBecause] = useKeptText(`tick-because:${item.id}`)
   const [passing, setPassing] = useState(because !== '')

@@ -38,8 +38,9 @@ interface Editing {
 }
 
 /**
- * The pipes as an outline one works with the keyboard: arrows go along the pipes, Enter begins the next one, Tab a branch beside, letters name it,
- * figures give its length. The list is one stop for Tab until one has worked in it; Escape makes it one again.
+ * The pipes as an outline one works with the keyboard: arrows go along the pipes, Enter begins the
+ * next one, Tab a branch beside, letters name it, figures give its length. The list is one stop for
+ * Tab until one has worked in it; Escape makes it one again.
  */
 export function Outline({
   pipes: { segments, ops },
@@ -270,7 +271,8 @@ interface LineProps {
   readonly left: (id: string, what: Editing['what']) => void
 }
 
-// Only rows whose figures changed are drawn again: they are handed over as texts and nothing here looks at the whole job.
+// Only rows whose figures changed are drawn again: they are handed over as texts and nothing here
+// looks at the whole job.
 const Line = memo(
   function Line({
     branch,
@@ -456,7 +458,9 @@ interface LengthInputProps {
   readonly onSays: (says: string | undefined) => void
 }
 
-/** A length as one types it; what cannot be understood gets its sentence under the row and stays. */
+/**
+ * A length as one types it; what cannot be understood gets its sentence under the row and stays.
+ */
 function LengthInput(props: LengthInputProps) {
   const { id, text: first, fresh, ops, done, left, says, onSays } = props
   const { solution } = useJob()

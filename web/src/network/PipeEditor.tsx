@@ -28,7 +28,10 @@ interface PipeEditorProps {
 
 const chosenForMe = 'none'
 
-/** One pipe of a tree, whatever flows in it: where it leaves from, its length, fittings, material and size; what it ends at is its own page's. */
+/**
+ * One pipe of a tree, whatever flows in it: where it leaves from, its length, fittings, material
+ * and size; what it ends at is its own page's.
+ */
 export function PipeEditor({ pipes, id, onGone, ...shown }: PipeEditorProps) {
   const { edit, solution } = useJob()
   const { segments, ops } = pipes

@@ -16,7 +16,10 @@ interface PricesProps {
   readonly cost: number
 }
 
-/** What a metre of each size costs: what the choice of sizes makes least. Generic until the firm writes its own. */
+/**
+ * What a metre of each size costs: what the choice of sizes makes least. Generic until the firm
+ * writes its own.
+ */
 export const Prices = memo(function Prices({ used, cost }: PricesProps) {
   const { draft, edit, show, frozen, solution } = useJob()
   const { prices } = draft.document

@@ -5,7 +5,10 @@ import { Button } from '../ui/Button'
 import { fromCsv } from './csv'
 import type { TableIoProps } from './TableIo'
 
-/** Reads pipes pasted or from a file, and says what is understood before anything changes. Fetched when it is opened. */
+/**
+ * Reads pipes pasted or from a file, and says what is understood before anything changes. Fetched
+ * when it is opened.
+ */
 export function TableReader<S>({
   columns,
   count,

@@ -14,7 +14,10 @@ export const toCsv = (columns: readonly string[], rows: readonly TableRow[]): st
     { escapeFormulae: formula },
   )
 
-/** Rows of a table of text with its heads as the columns are called; apostrophes that {@link toCsv} put are taken off. */
+/**
+ * Rows of a table of text with its heads as the columns are called; apostrophes that {@link toCsv}
+ * put are taken off.
+ */
 export const fromCsv = (columns: readonly string[], text: string): readonly TableRow[] =>
   Papa.parse<TableRow>(text.trim(), {
     header: true,

@@ -30,7 +30,8 @@ export function usePipes(network: Network): Pipes {
   const { segments } = draft.document[network]
   const material =
     network === 'gas' ? solution.practice.gas.material : solution.practice.water.material
-  // What is done goes by the pipes as they are when it is done; the handles stay the same, so that rows need not be drawn again.
+  // What is done goes by the pipes as they are when it is done; the handles stay the same, so that
+  // rows need not be drawn again.
   const latest = useRef({ segments, edit, material })
   useLayoutEffect(() => {
     latest.current = { segments, edit, material }

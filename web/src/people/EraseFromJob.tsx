@@ -16,7 +16,10 @@ interface EraseFromJobProps {
   readonly onErased: () => void
 }
 
-/** Takes somebody out of a job: first what it reaches and what stays, then a reason; nothing brings it back. */
+/**
+ * Takes somebody out of a job: first what it reaches and what stays, then a reason; nothing brings
+ * it back.
+ */
 export function EraseFromJob({ job, words, onErased }: EraseFromJobProps) {
   const [open, setOpen] = useState(false)
   if (job.testRuns) return <p>A test of this job is running. End it; then it can be erased here.</p>

@@ -34,7 +34,10 @@ const ticketUntil = (ticket: HeldTicket, now_ms: number): string => {
     : `until ${ticket.until}`
 }
 
-/** Who works here: what each is, which tickets are on file, and for the owner the way to change that. */
+/**
+ * Who works here: what each is, which tickets are on file, and for the owner the way to change
+ * that.
+ */
 export function PeoplePage() {
   const { people, person } = useWho()
   const [now_ms] = useState(Date.now)

@@ -12,7 +12,10 @@ export interface Sent {
   readonly body: unknown
 }
 
-/** A page of a firm of one, who is signed in; what it asks beside people and session is answered by `answer`. Gives what it sent. */
+/**
+ * A page of a firm of one, who is signed in; what it asks beside people and session is answered by
+ * `answer`. Gives what it sent.
+ */
 export function renderAs(
   person: Staff,
   page: ReactNode,

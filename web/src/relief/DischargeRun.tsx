@@ -46,7 +46,10 @@ const yesNo = [
 
 const none: NonNullable<ReliefAnswer['discharge']>['faults'] = []
 
-/** The discharge pipe: drawn from the side with every fault where it is, and its pieces in the way of the water. */
+/**
+ * The discharge pipe: drawn from the side with every fault where it is, and its pieces in the way
+ * of the water.
+ */
 export function DischargeRun({
   answer,
   index,

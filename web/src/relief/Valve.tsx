@@ -15,7 +15,10 @@ import { Worked } from '../ui/Worked'
 import { DischargeRun } from './DischargeRun'
 import { phone } from '../ui/phone'
 
-/** One relief valve: its facts, the parts behind it, its capacity against what is put in, and its discharge. */
+/**
+ * One relief valve: its facts, the parts behind it, its capacity against what is put in, and its
+ * discharge.
+ */
 export function Valve({
   answer,
   index,

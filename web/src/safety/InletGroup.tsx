@@ -14,7 +14,10 @@ import { rowId } from '../ui/QuantityRow'
 import { NotesHere } from '../ui/SheetPage'
 import { phone } from '../ui/phone'
 
-/** The cold feed of the store in the way of the water: what comes after what, and which way its arrow points. */
+/**
+ * The cold feed of the store in the way of the water: what comes after what, and which way its
+ * arrow points.
+ */
 export function InletGroup() {
   const { draft, edit, solution } = useJob()
   const { hotWater } = draft.document

@@ -15,7 +15,10 @@ import { CutOuts } from './CutOuts'
 import { InletGroup } from './InletGroup'
 import { SafetyInputs } from './SafetyInputs'
 
-/** What keeps a store of hot water from bursting: where its water goes when it grows, what holds the pressure, what cuts the heat. */
+/**
+ * What keeps a store of hot water from bursting: where its water goes when it grows, what holds the
+ * pressure, what cuts the heat.
+ */
 export function SafetyPage() {
   const { solution, state } = useJob()
   const sheet = solution.safety

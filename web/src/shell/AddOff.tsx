@@ -10,7 +10,10 @@ import { Choice } from '../ui/fields'
 
 const states = (Object.keys(offWords) as OffState[]).filter((state) => state !== 'unlit')
 
-/** Puts something on the off strip by hand: whatever anybody shut, opened, held or took off, in any stage. */
+/**
+ * Puts something on the off strip by hand: whatever anybody shut, opened, held or took off, in any
+ * stage.
+ */
 export function AddOff() {
   const { record, frozen } = useJob()
   const [isOpen, setOpen] = useState(false)

@@ -63,7 +63,9 @@ function Door({ children }: { readonly children: ReactNode }) {
   )
 }
 
-/** The address of the first start: its code stays in it until it is known whether somebody is in. */
+/**
+ * The address of the first start: its code stays in it until it is known whether somebody is in.
+ */
 function First() {
   const { person } = useWho()
   return person ? <Navigate to="/" replace /> : <p role="status">Fetching …</p>

@@ -149,13 +149,18 @@ function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: 
   )
 }
 
-/** Looked up where it is drawn, so that trying again finds a page that could not be fetched before. */
+/**
+ * Looked up where it is drawn, so that trying again finds a page that could not be fetched before.
+ */
 function FetchedSheet({ sheet }: { readonly sheet: SheetId | 'walk' }) {
   const Page = pageOf(sheet)
   return <Page />
 }
 
-/** Once a job is open its other pages are fetched, as soon as the one that is looked at is drawn: the signal may be gone in a moment. */
+/**
+ * Once a job is open its other pages are fetched, as soon as the one that is looked at is drawn:
+ * the signal may be gone in a moment.
+ */
 function useFetchedPages() {
   useEffect(() => {
     const fetchThem = () => void fetchAllPages()

@@ -4,7 +4,10 @@ import { registerSW } from 'virtual:pwa-register'
 import { isTestRunning } from '../sync/runningTest'
 import { Button } from '../ui/Button'
 
-/** Keeps the shell on this device when the browser is idle; says when there is a newer one and takes it on a press, never under a running test. */
+/**
+ * Keeps the shell on this device when the browser is idle; says when there is a newer one and takes
+ * it on a press, never under a running test.
+ */
 export function NewVersion() {
   const [take, setTake] = useState<() => Promise<void>>()
   const [says, setSays] = useState<string>()

@@ -15,7 +15,10 @@ import { PlantSymbol } from '../ui/icons'
 import { AddOff } from './AddOff'
 import { phone } from '../ui/phone'
 
-/** The last band of every job screen: what is off on site, until it is put back by name. Never hidden, never dismissed. */
+/**
+ * The last band of every job screen: what is off on site, until it is put back by name. Never
+ * hidden, never dismissed.
+ */
 export function OffStrip({ working }: { readonly working: boolean }) {
   const { judgement } = useJob()
   const { off } = judgement

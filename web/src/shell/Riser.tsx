@@ -13,7 +13,10 @@ interface RiserProps {
 
 const pipe = { x: 22, half: 9 }
 
-/** Fittings around (22, 0), as outlines that go solid. From the foot up: foot, tee, union, gauge, lever valve, coupling, air vent. */
+/**
+ * Fittings around (22, 0), as outlines that go solid. From the foot up: foot, tee, union, gauge,
+ * lever valve, coupling, air vent.
+ */
 const fittings: Readonly<Record<StageId, string>> = {
   survey: 'M9 -14H35V-6H38V14H6V-6H9ZM9 -1H35M9 6H35',
   design: 'M8 -16H36V-10H40V10H36V16H8V10H12V-10H8Z',
@@ -24,7 +27,10 @@ const fittings: Readonly<Record<StageId, string>> = {
   aftercare: 'M10 14V-10L14 -16H30L34 -10V14ZM17 -16V-21H27V-16M10 8H34',
 }
 
-/** The riser: seven stages bottom to top, filled with what is checked. Visiting a stage never fills it. */
+/**
+ * The riser: seven stages bottom to top, filled with what is checked. Visiting a stage never fills
+ * it.
+ */
 export function Riser({ judgement, jobId, current }: RiserProps) {
   const ref = useRef<HTMLElement>(null)
   const [height, setHeight] = useState(600)
@@ -155,7 +161,10 @@ export function Riser({ judgement, jobId, current }: RiserProps) {
   )
 }
 
-/** Height of the level: up to the first stage that is not all checked, and into the length below its fitting by its share. */
+/**
+ * Height of the level: up to the first stage that is not all checked, and into the length below its
+ * fitting by its share.
+ */
 function levelOf(
   stages: Judgement['stages'],
   y: (index: number) => number,

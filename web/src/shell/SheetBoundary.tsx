@@ -7,7 +7,10 @@ import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
 import { NotFetched } from './pages'
 
-/** Keeps a sheet that breaks from taking the job with it: says so, keeps what was typed, and lets one go on elsewhere or try again. */
+/**
+ * Keeps a sheet that breaks from taking the job with it: says so, keeps what was typed, and lets
+ * one go on elsewhere or try again.
+ */
 export function SheetBoundary({
   name,
   resetOn,

@@ -1,6 +1,9 @@
 import { fetchPage, isSheet } from './pages'
 
-/** Fetches the pieces of the sheet at an address at once, where they would come one after the other as each is drawn. */
+/**
+ * Fetches the pieces of the sheet at an address at once, where they would come one after the other
+ * as each is drawn.
+ */
 export function fetchShown(path: string): void {
   const [, sheet] = /^\/jobs\/[\w-]+\/(\w+)/.exec(path) ?? []
   if (sheet === undefined) return

@@ -10,7 +10,10 @@ interface FetchedPage {
   readonly fetched: () => Promise<{ readonly default: ComponentType }>
 }
 
-/** A page that is fetched when it is first shown, or before, when the browser has nothing else to do. */
+/**
+ * A page that is fetched when it is first shown, or before, when the browser has nothing else to
+ * do.
+ */
 function page<K extends string>(
   load: () => Promise<Readonly<Record<K, ComponentType>>>,
   name: K,
@@ -61,6 +64,9 @@ export const pageOf = (sheet: SheetId | 'walk'): ComponentType =>
 /** Fetches one page if it is not here; where it cannot be, that is said when it is shown. */
 export const fetchPage = (sheet: SheetId): Promise<unknown> =>
   Promise.allSettled([pages[sheet].fetched()])
-/** Fetches every page that is not here yet: a phone goes on without a signal once a job is open. One that cannot be fetched now is fetched when it is shown. */
+/**
+ * Fetches every page that is not here yet: a phone goes on without a signal once a job is open. One
+ * that cannot be fetched now is fetched when it is shown.
+ */
 export const fetchAllPages = (): Promise<unknown> =>
   Promise.allSettled([walk, ...Object.values(pages)].map(({ fetched }) => fetched()))

@@ -20,7 +20,10 @@ const verdicts = {
   'cannot-tell': ['fix', 'Cannot tell'],
 } as const
 
-/** The draught tried step by step: everything that works against it on, the flue hot, then smoke at the hood. */
+/**
+ * The draught tried step by step: everything that works against it on, the flue hot, then smoke at
+ * the hood.
+ */
 export function DraughtTrial() {
   const { draft, edit, record, solution, dates } = useJob()
   const last = draft.document.survey.draught

@@ -18,7 +18,10 @@ const page = (place: string) =>
     ? 'readings'
     : 'place'
 
-/** One item inspected: verdict, note, photograph, or why not; and on the way a snag with an owner and a date. */
+/**
+ * One item inspected: verdict, note, photograph, or why not; and on the way a snag with an owner
+ * and a date.
+ */
 export function InspectForm({
   item,
   done,

@@ -7,7 +7,10 @@ import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { Photos } from '../ui/Photos'
 
-/** A question answered by looking: its answers, a note and a photograph. What is seen is recorded; the last answer stands in the survey. */
+/**
+ * A question answered by looking: its answers, a note and a photograph. What is seen is recorded;
+ * the last answer stands in the survey.
+ */
 export function LookForm({
   question,
   done,

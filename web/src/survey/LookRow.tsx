@@ -8,7 +8,10 @@ import { NotesHere } from '../ui/SheetPage'
 import { LookForm } from './LookForm'
 import { phone } from '../ui/phone'
 
-/** A row of the survey that is answered by looking: the answer in ink, or in pencil while it is only assumed. */
+/**
+ * A row of the survey that is answered by looking: the answer in ink, or in pencil while it is only
+ * assumed.
+ */
 export function LookRow({
   question,
 }: {

@@ -15,7 +15,10 @@ import { useNarrow } from '../ui/useNarrow'
 import { NotesHere } from '../ui/SheetPage'
 import { phone } from '../ui/phone'
 
-/** The main with water running: two points, each a pressure and the flow drawn meanwhile, and the curve through them. */
+/**
+ * The main with water running: two points, each a pressure and the flow drawn meanwhile, and the
+ * curve through them.
+ */
 export function MainRun() {
   const { draft, edit, solution, show, record } = useJob()
   const { mainPoints } = draft.document.survey

@@ -7,7 +7,10 @@ import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { Choice } from '../ui/fields'
 
-/** The job's practice. Another one re-words and re-judges it and changes no stored value; what it would change is said first. */
+/**
+ * The job's practice. Another one re-words and re-judges it and changes no stored value; what it
+ * would change is said first.
+ */
 export function PracticeChoice() {
   const { draft, edit } = useJob()
   const { practice } = draft.document

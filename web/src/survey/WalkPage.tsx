@@ -14,7 +14,9 @@ import { useReading } from '../job/useReading'
 import type { Stop } from './walk'
 import { isAnswered, walkOf } from './walk'
 
-/** The survey one question at a time, in the order one walks the house; works on without a signal. */
+/**
+ * The survey one question at a time, in the order one walks the house; works on without a signal.
+ */
 export function WalkPage() {
   const { draft, state, solution, waiting } = useJob()
   const stops = walkOf(draft.document)

@@ -40,7 +40,10 @@ export type Stop =
       readonly field: PlateField
     }
 
-/** Every question of the survey in the order one walks the house: in from the street, the main, the meter, the plates, the place, up to the top. */
+/**
+ * Every question of the survey in the order one walks the house: in from the street, the main, the
+ * meter, the plates, the place, up to the top.
+ */
 export function walkOf(document: JobDocument): readonly Stop[] {
   const { appliances, heating, hotWater, survey } = document
   const reading = (field: Field & { readonly key: SurveyKey }): Stop => ({

@@ -9,7 +9,10 @@ import { outgoingName } from './outgoingWords'
 import { useOutbox, useStoreFull } from './useOutbox'
 import { phone } from '../ui/phone'
 
-/** What did not reach the server and needs somebody: what it is, why, and what can be done. Closing a message deletes nothing. */
+/**
+ * What did not reach the server and needs somebody: what it is, why, and what can be done. Closing
+ * a message deletes nothing.
+ */
 export function NotSent({ jobId }: { readonly jobId: string }) {
   const { troubled } = useOutbox(jobId)
   const full = useStoreFull()

@@ -7,9 +7,10 @@ import type { Outgoing } from './outbox'
 const patience_ms = 15_000
 
 /**
- * What became of sending one thing. `away`: no answer, it goes again by itself. `signed-out`: it goes when somebody has signed in.
- * `other-person`: it goes when whoever made it has. `refused`: the server said why not. `foreign`: something answered that is not this
- * server, or the server failed; worth a few tries, then somebody has to know.
+ * What became of sending one thing. `away`: no answer, it goes again by itself. `signed-out`: it
+ * goes when somebody has signed in. `other-person`: it goes when whoever made it has. `refused`:
+ * the server said why not. `foreign`: something answered that is not this server, or the server
+ * failed; worth a few tries, then somebody has to know.
  */
 export type Delivery =
   | { readonly outcome: 'delivered' | 'away' | 'signed-out' }

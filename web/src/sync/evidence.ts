@@ -12,8 +12,9 @@ export type Kept =
 const refuse = (says: string): Kept => ({ ok: false, says })
 
 /**
- * Makes evidence of a file and queues it: a photograph is drawn anew at a smaller size, which leaves behind everything its file said of
- * camera and place; the place is read first and kept beside it only on purpose. A PDF is kept as it is.
+ * Makes evidence of a file and queues it: a photograph is drawn anew at a smaller size, which
+ * leaves behind everything its file said of camera and place; the place is read first and kept
+ * beside it only on purpose. A PDF is kept as it is.
  */
 export async function keepEvidence(
   file: File,

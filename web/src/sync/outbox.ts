@@ -21,7 +21,10 @@ interface Waiting {
 export type Outgoing =
   | (Waiting & { readonly kind: 'record'; readonly record: JobRecord })
   | (Waiting & { readonly kind: 'evidence'; readonly type: string; readonly blob: Blob })
-  /** Something done on site: judged here already, and by the server as it arrives. Its records count meanwhile. */
+  /**
+   * Something done on site: judged here already, and by the server as it arrives. Its records count
+   * meanwhile.
+   */
   | (Waiting & {
       readonly kind: 'act'
       readonly path: string
@@ -39,7 +42,9 @@ export type Outgoing =
     })
 
 const pause_ms = 2000
-/** So often something other than our server may answer, or the server fail, before somebody is told. */
+/**
+ * So often something other than our server may answer, or the server fail, before somebody is told.
+ */
 export const mostTries = 5
 
 /** How long what was delivered stays in the queue beside its copy on the page. */
@@ -48,9 +53,11 @@ const handOver_ms = 20
 const isInTheWay = (entry: Outgoing): boolean => !entry.aside && entry.refused === undefined
 
 /**
- * The ordered queue of what was recorded and the server does not have yet: kept by the browser, sent one after the other, the oldest of a
- * job first; one job never waits for another. What cannot be delivered waits; what is turned down, or answered by something else again and
- * again, stays with the sentence until somebody decides. Nothing is lost by a reload, nothing is dropped but by a person who was told what.
+ * The ordered queue of what was recorded and the server does not have yet: kept by the browser,
+ * sent one after the other, the oldest of a job first; one job never waits for another. What cannot
+ * be delivered waits; what is turned down, or answered by something else again and again, stays
+ * with the sentence until somebody decides. Nothing is lost by a reload, nothing is dropped but by
+ * a person who was told what.
  */
 export class Outbox {
   private entries: readonly Outgoing[] = []
@@ -61,7 +68,9 @@ export class Outbox {
   private timer: ReturnType<typeof setTimeout> | undefined
   private closed = false
   private full = false
-  /** Hears of everything delivered before it leaves the queue, so that a page can go on showing it. */
+  /**
+   * Hears of everything delivered before it leaves the queue, so that a page can go on showing it.
+   */
   onDelivered: ((entry: Outgoing) => void) | undefined
 
   subscribe = (listener: () => void): (() => void) => {
@@ -82,7 +91,10 @@ export class Outbox {
     void this.flush()
   }
 
-  /** Queues one thing. Where the browser cannot keep it, it lives as long as the page, and that is said. */
+  /**
+   * Queues one thing. Where the browser cannot keep it, it lives as long as the page, and that is
+   * said.
+   */
   async add(entry: Outgoing): Promise<void> {
     if (this.entries.some((one) => one.id === entry.id)) return
     this.set([...this.entries, entry])
@@ -184,7 +196,8 @@ export class Outbox {
   private async delivered(entry: Outgoing): Promise<void> {
     this.tries.delete(entry.id)
     this.onDelivered?.(entry)
-    // A page hears of its answers a turn later than of this queue: left at once, what was recorded would be off the page for a moment.
+    // A page hears of its answers a turn later than of this queue: left at once, what was recorded
+    // would be off the page for a moment.
     await new Promise((resolve) => setTimeout(resolve, handOver_ms))
     const { seq } = this.find(entry.id) ?? entry
     this.set(this.entries.filter((one) => one.id !== entry.id))

@@ -5,10 +5,15 @@ import type { Outgoing } from './outbox'
 const first = 'outgoing'
 const store = 'queue'
 
-/** Room below which nothing more should be recorded before some is made, bytes: a photograph or two. */
+/**
+ * Room below which nothing more should be recorded before some is made, bytes: a photograph or two.
+ */
 const tight_bytes = 3 * 1024 * 1024
 
-/** The queue as the browser keeps it: in the order it was made, by a count that the browser keeps, whatever its clock says. */
+/**
+ * The queue as the browser keeps it: in the order it was made, by a count that the browser keeps,
+ * whatever its clock says.
+ */
 export class OutboxStore {
   private database: Promise<IDBPDatabase | undefined> | undefined
 
@@ -17,7 +22,10 @@ export class OutboxStore {
     return db ? ((await db.getAll(store)) as Outgoing[]) : []
   }
 
-  /** Keeps an entry and gives its number; undefined where the browser has no room, or keeps nothing at all. */
+  /**
+   * Keeps an entry and gives its number; undefined where the browser has no room, or keeps nothing
+   * at all.
+   */
   async add(entry: Outgoing): Promise<number | undefined> {
     const db = await this.db()
     return (await db?.add(store, entry)) as number | undefined
@@ -43,7 +51,9 @@ export class OutboxStore {
     }
   }
 
-  /** Without IndexedDB (a private window) nothing is kept, and the queue lives as long as the page. */
+  /**
+   * Without IndexedDB (a private window) nothing is kept, and the queue lives as long as the page.
+   */
   private db(): Promise<IDBPDatabase | undefined> {
     this.database ??= open().catch(() => undefined)
     return this.database

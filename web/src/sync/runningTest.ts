@@ -19,7 +19,9 @@ export function useRunningTest(running: boolean): void {
   }, [running])
 }
 
-/** Keeps the screen of a phone awake while a test runs; where the browser cannot, it sleeps as ever. */
+/**
+ * Keeps the screen of a phone awake while a test runs; where the browser cannot, it sleeps as ever.
+ */
 export function useAwake(running: boolean): void {
   useEffect(() => {
     if (!running || !('wakeLock' in navigator)) return

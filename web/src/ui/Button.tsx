@@ -2,7 +2,10 @@ import { Button as AriaButton, type ButtonProps as AriaProps } from 'react-aria-
 import styled from 'styled-components'
 
 interface ButtonProps extends AriaProps {
-  /** `go` is the one next thing to do on a screen; `text` is an underlined action; `wait` names what it waits for. */
+  /**
+   * `go` is the one next thing to do on a screen; `text` is an underlined action; `wait` names what
+   * it waits for.
+   */
   readonly look?: 'go' | 'line' | 'text' | 'wait'
 }
 

@@ -14,11 +14,16 @@ interface Part {
 }
 
 const stateWords = { stop: 'stop', fix: 'to fix', 'not-yet': 'not complete' } as const
-/** A sheet gets its line of contents from so many parts, and from so much longer than what is seen of it. */
+/**
+ * A sheet gets its line of contents from so many parts, and from so much longer than what is seen
+ * of it.
+ */
 const fewest = 4
 const longEnough = 1.4
 
-/** The parts of a long sheet in a line: each says what is wrong or missing in it and jumps there. */
+/**
+ * The parts of a long sheet in a line: each says what is wrong or missing in it and jumps there.
+ */
 export function Contents() {
   const { sheet, findings } = useSheet()
   const { judgement } = useJob()

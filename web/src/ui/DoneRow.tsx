@@ -1,6 +1,8 @@
 import styled from 'styled-components'
 
-/** A thing to be done in a list of such: its mark, its name, what was done; sunk while it is open. */
+/**
+ * A thing to be done in a list of such: its mark, its name, what was done; sunk while it is open.
+ */
 export const DoneRow = styled.li`
   display: grid;
   grid-template-columns: 26px minmax(0, 1fr);
@@ -37,7 +39,10 @@ export const DoneHead = styled.div`
     flex: none;
   }
 `
-/** The form in an open one: labels over lines to type on, what they were understood as under them, buttons last. */
+/**
+ * The form in an open one: labels over lines to type on, what they were understood as under them,
+ * buttons last.
+ */
 export const DoneForm = styled.form`
   display: grid;
   gap: 10px;

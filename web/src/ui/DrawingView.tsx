@@ -12,7 +12,10 @@ interface DrawingViewProps {
   readonly onSlide?: (id: string, value: number, done: boolean) => void
 }
 
-/** Shows one of core's drawings in the colours of the page. What can be picked takes clicks and the keyboard. */
+/**
+ * Shows one of core's drawings in the colours of the page. What can be picked takes clicks and the
+ * keyboard.
+ */
 export function DrawingView({ drawing, selected, onPick, onSlide }: DrawingViewProps) {
   const { width, height, title, shapes } = drawing
   return (

@@ -1,6 +1,9 @@
 import { createGlobalStyle } from 'styled-components'
 
-/** Tokens of the two themes, sizes of type, and the few rules that hold everywhere. Values: the look's table. */
+/**
+ * Tokens of the two themes, sizes of type, and the few rules that hold everywhere. Values: the
+ * look's table.
+ */
 export const GlobalStyle = createGlobalStyle`
   :root {
     --paper: #F4EFE4; --sheet: #FCF9F2; --sunk: #EAE3D4; --select: #F1E2BC; --ink: #22272A; --ink-2: #474D50; --ink-3: #5F6467; --pencil: #66635D; --rule: #8C8577; --hair: #D5CCBB;

@@ -3,7 +3,10 @@ import styled from 'styled-components'
 import { away } from '../api/away'
 import { Mark } from './icons'
 
-/** Says so while what is shown is a copy kept on this device: it may be older than what the server has. */
+/**
+ * Says so while what is shown is a copy kept on this device: it may be older than what the server
+ * has.
+ */
 export function KeptCopy() {
   const since = useSyncExternalStore(away.subscribe, away.since)
   if (since === undefined) return null

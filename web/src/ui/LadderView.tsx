@@ -15,7 +15,10 @@ interface LadderViewProps {
   readonly edits: (rung: string, gauge_Pa: number) => readonly Edit[] | undefined
 }
 
-/** A pressure ladder whose settings can be moved. While a rung is held the job is solved as it would be; let go, it is stored. */
+/**
+ * A pressure ladder whose settings can be moved. While a rung is held the job is solved as it would
+ * be; let go, it is stored.
+ */
 export function LadderView({ ladder, file, height, edits }: LadderViewProps) {
   const { solution, show, preview, edit, frozen } = useJob()
   const { units } = solution.practice

@@ -4,7 +4,10 @@ import type { DayProps } from './Day'
 
 const Fetched = lazy(async () => ({ default: (await import('./Day')).Day }))
 
-/** A day, typed part by part. The calendar's arithmetic is heavy: it is fetched after the page, and meanwhile the day stands as a text. */
+/**
+ * A day, typed part by part. The calendar's arithmetic is heavy: it is fetched after the page, and
+ * meanwhile the day stands as a text.
+ */
 export const Day = (props: DayProps) => (
   <Suspense
     fallback={

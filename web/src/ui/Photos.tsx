@@ -16,7 +16,10 @@ interface PhotosProps {
   readonly most?: number
 }
 
-/** Photographs beside what they show: taken or chosen here, made small in the browser, the place left out unless it is wanted. */
+/**
+ * Photographs beside what they show: taken or chosen here, made small in the browser, the place
+ * left out unless it is wanted.
+ */
 export function Photos({ label, photos, onChange, most = 12 }: PhotosProps) {
   const { keep, waiting } = useJob()
   const [keepPlace, setKeepPlace] = useState(false)

@@ -57,7 +57,10 @@ export interface QuantityProps {
   readonly empty?: string
 }
 
-/** A row of the ledger: label, value on its ink or pencil rule, unit, where it came from. Pressed whole, it opens its editor. */
+/**
+ * A row of the ledger: label, value on its ink or pencil rule, unit, where it came from. Pressed
+ * whole, it opens its editor.
+ */
 export function QuantityRow(props: QuantityProps) {
   const { label, place, measure, value, why, empty } = props
   const { show } = useJob()

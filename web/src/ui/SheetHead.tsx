@@ -17,7 +17,10 @@ const words: Readonly<Record<ChipVerdict, string>> = {
   pass: 'Pass',
 }
 
-/** The head of every sheet of the design: its answer in large, its verdict, and what stands beside it. */
+/**
+ * The head of every sheet of the design: its answer in large, its verdict, and what stands beside
+ * it.
+ */
 export function SheetHead({ sheet }: { readonly sheet: SolvedSheetId }) {
   const { judgement, solution, show } = useJob()
   const { findings, missing } = judgement.sheets[sheet]

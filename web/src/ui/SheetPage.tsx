@@ -19,7 +19,10 @@ interface SheetPageProps {
   readonly findings?: readonly Finding[]
 }
 
-/** A sheet with its margin: notes stand beside the inputs they speak of, a leader from each; on a narrow page they fold under their rows. */
+/**
+ * A sheet with its margin: notes stand beside the inputs they speak of, a leader from each; on a
+ * narrow page they fold under their rows.
+ */
 export function SheetPage({ sheet, children, margin, findings }: SheetPageProps) {
   const { judgement } = useJob()
   const mine = findings ?? judgement.sheets[sheet].findings

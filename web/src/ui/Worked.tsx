@@ -3,7 +3,10 @@ import { createContext, useContext, useMemo, useState } from 'react'
 import styled from 'styled-components'
 
 interface Asking {
-  /** The working asked for: its title, or the figure it ends in; `n` counts the asking, so that the same may be asked for again. */
+  /**
+   * The working asked for: its title, or the figure it ends in; `n` counts the asking, so that the
+   * same may be asked for again.
+   */
   readonly wanted: { readonly of: string; readonly n: number } | undefined
   readonly ask: (of: string) => void
 }

@@ -16,7 +16,10 @@ const basisWords = {
 } as const
 const folded = 2
 
-/** The arithmetic, folded at a crease: symbols, the figures put in, the result, the source. Built only when the page asks for it. */
+/**
+ * The arithmetic, folded at a crease: symbols, the figures put in, the result, the source. Built
+ * only when the page asks for it.
+ */
 export function WorkingsFold({ workings }: { readonly workings: () => readonly Working[] }) {
   const [open, setOpen] = useState(false)
   const list = useRef<HTMLOListElement>(null)

@@ -22,7 +22,10 @@ const notices: readonly { readonly id: Unsafe['notice']; readonly text: string }
 ]
 const noticeWords = Object.fromEntries(notices.map(({ id, text }) => [id, text]))
 
-/** What is unsafe here: its class, what was done about it, and who was told. A record and a paper; it stays open until it is put right. */
+/**
+ * What is unsafe here: its class, what was done about it, and who was told. A record and a paper;
+ * it stays open until it is put right.
+ */
 export function UnsafeForm({
   sheet,
   onClose,

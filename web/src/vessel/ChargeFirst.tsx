@@ -7,7 +7,10 @@ import { Worked } from '../ui/Worked'
 import { known } from '../ui/numbers'
 import { phone } from '../ui/phone'
 
-/** The figure to pump up to before any water goes in, for the temperature of the day, and what has to be changed of what came preset. */
+/**
+ * The figure to pump up to before any water goes in, for the temperature of the day, and what has
+ * to be changed of what came preset.
+ */
 export function ChargeFirst({ answer }: { readonly answer: VesselAnswer }) {
   const { draft, edit, show, solution } = useJob()
   const { heating } = draft.document

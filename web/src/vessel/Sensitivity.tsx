@@ -7,7 +7,10 @@ import { phone } from '../ui/phone'
 const rowHeight = 22
 const width = 320
 
-/** What decides the answer: one bar per input, widest first, against what is needed and what is fitted. */
+/**
+ * What decides the answer: one bar per input, widest first, against what is needed and what is
+ * fitted.
+ */
 export function Sensitivity({ answer }: { readonly answer: VesselAnswer }) {
   const { show, solution } = useJob()
   const { need, fitted_m3, sensitivity, builtIn } = answer

@@ -56,7 +56,10 @@ const questions = (pump: string): readonly Question[] => [
   },
 ]
 
-/** How and where the vessel is connected: where the pressure does not change, what could shut it off, what carries it full. */
+/**
+ * How and where the vessel is connected: where the pressure does not change, what could shut it
+ * off, what carries it full.
+ */
 export function VesselPosition({ answer }: { readonly answer: VesselAnswer | undefined }) {
   const { draft, edit, solution, show } = useJob()
   const { heating } = draft.document

@@ -12,7 +12,10 @@ import { QuantityCell } from '../ui/QuantityRow'
 import { Cell, Row, Table } from '../ui/Table'
 import { known } from '../ui/numbers'
 
-/** Parts of the circuit, beside the boiler, that a relief may not be set above; and further vessels on it. */
+/**
+ * Parts of the circuit, beside the boiler, that a relief may not be set above; and further vessels
+ * on it.
+ */
 export function WeakParts() {
   const { draft, edit, solution } = useJob()
   const { heating } = draft.document

@@ -6,7 +6,10 @@ import { Prose, SectionHead } from '../ui/Answer'
 import { Cell, Figure, Row, Table } from '../ui/Table'
 import type { Running } from './OpenOutlets'
 
-/** What each outlet gets: pressure, flow, the wait for hot water, and how even hot and cold are at its mixer. */
+/**
+ * What each outlet gets: pressure, flow, the wait for hot water, and how even hot and cold are at
+ * its mixer.
+ */
 export const AtOutlets = memo(function AtOutlets({
   answer,
   real,

@@ -16,7 +16,10 @@ interface OpenOutletsProps {
   readonly onOpen: (open: ReadonlySet<string> | undefined) => void
 }
 
-/** Opens outlets and shows what the main really gives; shut again, the page shows what the pipes are designed for. */
+/**
+ * Opens outlets and shows what the main really gives; shut again, the page shows what the pipes are
+ * designed for.
+ */
 export function OpenOutlets({ answer, real, onOpen }: OpenOutletsProps) {
   const { show } = useJob()
   const outlets = [

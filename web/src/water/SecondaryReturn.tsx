@@ -17,7 +17,10 @@ import { knownOf, Ledger, QuantityCell, QuantityRow } from '../ui/QuantityRow'
 import { Cell, Figure, Row, Table } from '../ui/Table'
 import { Worked } from '../ui/Worked'
 
-/** Hot water that goes round: what it loses, bare and lagged, the flow that holds its drop, its pump, and how its ways are balanced. */
+/**
+ * Hot water that goes round: what it loses, bare and lagged, the flow that holds its drop, its
+ * pump, and how its ways are balanced.
+ */
 export function SecondaryReturn({ answer }: { readonly answer: WaterAnswer }) {
   const { draft, edit, show, solution } = useJob()
   const { loop: written, segments } = draft.document.water

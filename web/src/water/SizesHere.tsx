@@ -6,7 +6,10 @@ import { SizesFrame } from '../network/SizesFrame'
 import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
 
-/** The selected pipe in the sizes next to its own: how fast it would run, and what would be left at the outlet that is worst off. */
+/**
+ * The selected pipe in the sizes next to its own: how fast it would run, and what would be left at
+ * the outlet that is worst off.
+ */
 export function SizesHere({ answer, id }: { readonly answer: WaterAnswer; readonly id: string }) {
   const { show, edit, solution } = useJob()
   const { practice } = solution

@@ -11,7 +11,10 @@ const fixedEnds = {
   'make-up': 'The make-up of the heating',
 } as const
 
-/** One water pipe: where it leaves from, how long, how much it rises, its fittings, material and size, and what it ends at. */
+/**
+ * One water pipe: where it leaves from, how long, how much it rises, its fittings, material and
+ * size, and what it ends at.
+ */
 export function WaterPipeEditor({
   id,
   onGone,

@@ -11,7 +11,10 @@ export type Work<K extends Answered['kind']> =
   | { readonly state: 'done'; readonly answer: Extract<Answered, { kind: K }> }
   | { readonly state: 'broken' }
 
-/** Runs one question at a time in a worker of its own; a new question or `cancel` ends the one under way. */
+/**
+ * Runs one question at a time in a worker of its own; a new question or `cancel` ends the one under
+ * way.
+ */
 export function useWorker<K extends 'leans' | 'draws' | 'cycle'>(
   kind: K,
 ): {

@@ -5,7 +5,10 @@ import { waterPipes } from './madeOn'
 import type { HandTest } from './spec'
 import { cannotTell, failed, passed } from './spec'
 
-/** Air finds leaks at this pressure and throws nothing far; more is for a procedure of its own. EN 806-4 and its guidance, from memory. */
+/**
+ * Air finds leaks at this pressure and throws nothing far; more is for a procedure of its own. EN
+ * 806-4 and its guidance, from memory.
+ */
 const usualGauge_Pa = 15000
 const mostGauge_Pa = 50000
 /** For up to a hundred litres; twenty minutes more for each further hundred. As remembered. */
@@ -14,7 +17,10 @@ const longer_s = 1200
 const step_m3 = 0.1
 const perceptible_Pa = 100
 
-/** Air where the water is not on yet: good for hiding the pipe, and the test with water stays due. Source: from memory. */
+/**
+ * Air where the water is not on yet: good for hiding the pipe, and the test with water stays due.
+ * Source: from memory.
+ */
 export const airInstead: HandTest = {
   id: 'air-instead',
   name: 'Water pipes with air, where the water is not on',

@@ -15,7 +15,10 @@ const pairs = ({ maker_max_Pa, max_Pa, maker_min_Pa, min_Pa }: Given) =>
 const told = ({ name, maker_Pa, read_Pa }: ReturnType<typeof pairs>[number], show: Show) =>
   `${name.toLowerCase()} ${show(read_Pa, 'gas-pressure')}, the maker’s is ${show(maker_Pa, 'gas-pressure')}`
 
-/** The pressure after the appliance's own valve, against the maker's table for this model, gas and height. Source: the maker's. */
+/**
+ * The pressure after the appliance's own valve, against the maker's table for this model, gas and
+ * height. Source: the maker's.
+ */
 export const burnerPressure: HandTest = {
   id: 'burner-pressure',
   name: '{burnerPressure}',

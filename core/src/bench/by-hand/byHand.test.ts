@@ -112,7 +112,8 @@ describe('burner pressure against the maker’s table', () => {
     expect(found('burner-pressure', { maker_max_Pa: 1250, max_Pa: 1250 }).says).toMatch(/Toleran/))
 })
 
-// Domain 3.11: 2 ft3 in 36 s at 1,030 Btu/ft3 is 206,000 Btu/h; UK kW = m3/h times 10.92 at 39.3 MJ/m3.
+// Domain 3.11: 2 ft3 in 36 s at 1,030 Btu/ft3 is 206,000 Btu/h; UK kW = m3/h times 10.92 at 39.3
+// MJ/m3.
 describe('gas rate by the meter', () => {
   test('2 ft³ in 36 s at 1,030 Btu/ft³ is 206,000 Btu/h', () => {
     const said = found(
@@ -230,7 +231,8 @@ describe('metal pipes with water', () => {
       ...good,
       ...{ end_Pa: 4.3e5, startTemp_K: 288.15, endTemp_K: 288.15, volume_m3: 0.1 },
     })
-    // Reference: 100 L, half a bar in an hour is 3.5 mL/h in copper of 28 mm; a fifth of a bar in 22 mm is 1.3.
+    // Reference: 100 L, half a bar in an hour is 3.5 mL/h in copper of 28 mm; a fifth of a bar in
+    // 22 mm is 1.3.
     expect(figure(said, 'The rest as a leak, no air in it')).toMatch(/^0\.00/)
   })
   test('what was pumped in says how much is air, and with much of it there is no verdict', () => {
@@ -414,7 +416,8 @@ describe('air where the water is not on', () => {
     expect(missing([]).filter((what) => what.includes('Metal pipes'))).toHaveLength(1)
   })
   test('what it stores stands beside', () =>
-    // 116 325 Pa times 80 L, less what is left when it has cooled on its way to the room's pressure: 900 J.
+    // 116 325 Pa times 80 L, less what is left when it has cooled on its way to the room's
+    // pressure: 900 J.
     expect(figure(found('air-instead', good), 'Stored in it')).toMatch(/^9\d\d J$/))
 })
 

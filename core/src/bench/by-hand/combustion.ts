@@ -19,7 +19,10 @@ const burnt = {
   propane: { carbon: 3, hydrogen: 8, siegert: { a1: 0.42, a2: 0.63, b: 0.008 } },
 } as const
 
-/** By so much may oxygen and CO2 of one flue gas be apart, a share: past it one of them is wrong. Assumed. */
+/**
+ * By so much may oxygen and CO2 of one flue gas be apart, a share: past it one of them is wrong.
+ * Assumed.
+ */
 const apart = 0.006
 
 /** Under this share of CO2 it is air that is read. Assumed. */
@@ -51,7 +54,10 @@ function notFlueGas(
     : undefined
 }
 
-/** Oxygen and CO2 from the one that was read, or both; a sentence where they cannot be of one flue gas. */
+/**
+ * Oxygen and CO2 from the one that was read, or both; a sentence where they cannot be of one flue
+ * gas.
+ */
 function flueGasOf(given: Given, { document, practice }: At): FlueGas | string {
   const { airOxygen } = practice.flueGas
   const most = co2Most(burnt[document.survey.fuel], airOxygen).co2
@@ -218,6 +224,8 @@ const combustionAt = (id: string, rate: string): HandTest => ({
   },
 })
 
-/** Flue gas as an analyser reads it. Source: the practice's limits; formulas of methods/combustion. */
+/**
+ * Flue gas as an analyser reads it. Source: the practice's limits; formulas of methods/combustion.
+ */
 export const combustionHigh = combustionAt('combustion-high', 'high')
 export const combustionLow = combustionAt('combustion-low', 'low')

@@ -3,7 +3,10 @@ import { waterPipes } from './madeOn'
 import type { HandTest } from './spec'
 import { cannotTell, failed, passed } from './spec'
 
-/** New drinking-water pipe and stores, dosed, held, and flushed until what is left may be drunk. Source: the practice's. */
+/**
+ * New drinking-water pipe and stores, dosed, held, and flushed until what is left may be drunk.
+ * Source: the practice's.
+ */
 export const disinfection: HandTest = {
   id: 'disinfection',
   name: 'Drinking water disinfected',

@@ -8,7 +8,9 @@ const waters = ['clear', 'coloured or gritty'] as const
 /** At least so long where nobody looks at it by the litre, s. Common practice, no source. */
 const least_s = 120
 
-/** Flux, swarf and dirt are out before anything that they would block or eat. Source: sources.trade. */
+/**
+ * Flux, swarf and dirt are out before anything that they would block or eat. Source: sources.trade.
+ */
 export const flushing: HandTest = {
   id: 'flushing',
   name: 'Pipes flushed',

@@ -13,7 +13,10 @@ interface Read {
 }
 type Wrong = Pick<Found, 'severity' | 'says'>
 
-/** What the plate of the appliance says against what stands at its inlet; undefined where nothing speaks against it. */
+/**
+ * What the plate of the appliance says against what stands at its inlet; undefined where nothing
+ * speaks against it.
+ */
 function againstPlate({ static_Pa, working_Pa }: Read, { appliance }: At, show: Show) {
   const p = (si: number) => show(si, 'gas-pressure')
   const most_Pa = appliance?.maxInletGauge_Pa?.value ?? Infinity
@@ -60,7 +63,10 @@ function againstSupply({ working_Pa, meter_Pa }: Read, { practice, document }: A
     : undefined
 }
 
-/** The fall told apart: what the pipe takes, what the meter and its regulator do. Source: the practice's allowance and band. */
+/**
+ * The fall told apart: what the pipe takes, what the meter and its regulator do. Source: the
+ * practice's allowance and band.
+ */
 export const gasPressure: HandTest = {
   id: 'gas-pressure',
   name: 'Gas pressure, everything on',

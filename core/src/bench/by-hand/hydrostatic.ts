@@ -11,7 +11,10 @@ const least_s = 600
 
 const plugged = ['Relief valves', 'Expansion vessel', 'Pressure gauges and sensors'] as const
 
-/** A boiler or a store under test by water, only by its maker's own instruction. Source: the maker's. */
+/**
+ * A boiler or a store under test by water, only by its maker's own instruction. Source: the
+ * maker's.
+ */
 export const hydrostatic: HandTest = {
   id: 'hydrostatic',
   name: 'Hydrostatic test by the maker’s instruction',

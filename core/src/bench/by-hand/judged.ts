@@ -12,7 +12,10 @@ import type { At, Found, Given, HandTest } from './spec'
 import { atOf, cannotTell, targetsOf } from './spec'
 import { ranges } from '../../units/measure'
 
-/** A reading that is to be made or was, with what it comes to. The last one of its kind at its place counts. */
+/**
+ * A reading that is to be made or was, with what it comes to. The last one of its kind at its place
+ * counts.
+ */
 export interface JudgedHandTest {
   readonly kind: HandTest
   /** Of its appliance; empty where it is read once. */
@@ -33,7 +36,9 @@ export interface JudgedHandTest {
   readonly before: number
 }
 
-/** What readings come to; figures that are missing or that nothing can be computed with cannot tell. */
+/**
+ * What readings come to; figures that are missing or that nothing can be computed with cannot tell.
+ */
 export function foundOf(kind: HandTest, given: Given, at: At, show: Show): Found {
   const open = unanswered(kind, given)
   if (open.length > 0) return cannotTell(`Not read: ${open.join('; ')}.`)
@@ -86,7 +91,10 @@ export function judgeHandTests(
 
 type Measured = JobRecord & { readonly body: BodyOf<'measured'> }
 
-/** What was read last, judged as the job stands now: what passed on other pipes says nothing of these. */
+/**
+ * What was read last, judged as the job stands now: what passed on other pipes says nothing of
+ * these.
+ */
 function lastOf(
   kind: HandTest,
   { id, at, by, body }: Measured,
@@ -113,7 +121,10 @@ function lastOf(
   }
 }
 
-/** A test of an appliance that is no longer on this job, or of a kind that is not made here: kept and told, and held against nothing. */
+/**
+ * A test of an appliance that is no longer on this job, or of a kind that is not made here: kept
+ * and told, and held against nothing.
+ */
 export interface SetAside {
   readonly recordId: string
   readonly name: string
@@ -122,7 +133,10 @@ export interface SetAside {
   readonly by: string
 }
 
-/** Every test by hand that stands in no row of this job, oldest first: what was recorded can be read. */
+/**
+ * Every test by hand that stands in no row of this job, oldest first: what was recorded can be
+ * read.
+ */
 export function setAside(
   document: JobDocument,
   practice: Practice,

@@ -10,7 +10,10 @@ const slack = 0.05
 
 const ruleOf = ({ tightness }: Practice) => tightness.letBy
 
-/** The meter's own valve, shut, against the gas behind it: what rises lets by, and no tightness test behind it says anything. Source: the practice's. */
+/**
+ * The meter's own valve, shut, against the gas behind it: what rises lets by, and no tightness test
+ * behind it says anything. Source: the practice's.
+ */
 export const letBy: HandTest = {
   id: 'let-by',
   name: 'Let-by of the valve at the meter',

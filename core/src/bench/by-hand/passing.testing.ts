@@ -7,7 +7,10 @@ import { madeOnNow } from './madeOn'
 import { atOf } from './spec'
 import type { At, Given } from './spec'
 
-/** What one reads where all is well, SI: made up, so that each kind passes on a job whose plates are read. */
+/**
+ * What one reads where all is well, SI: made up, so that each kind passes on a job whose plates are
+ * read.
+ */
 const wellRead: Readonly<Record<string, (at: At) => Given>> = {
   purge: ({ practice }) => ({
     volume_m3: 0.01,
@@ -48,7 +51,10 @@ const wellRead: Readonly<Record<string, (at: At) => Given>> = {
   'water-test-metal': () => ({ working_Pa: 3e5, start_Pa: 16e5, end_Pa: 16e5, held_s: 7200 }),
 }
 
-/** The record of a test by hand that passes; RangeError for a kind that nobody gave good figures for. */
+/**
+ * The record of a test by hand that passes; RangeError for a kind that nobody gave good figures
+ * for.
+ */
 export function passingTest(
   kindId: string,
   target: string,

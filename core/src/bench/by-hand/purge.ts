@@ -6,10 +6,16 @@ import { durationWords } from '../../units/format'
 import type { Given, HandTest } from './spec'
 import { cannotTell, failed, passed } from './spec'
 
-/** Air and gas that meet slowly mix: through a small pipe it is driven faster than this, m/s. Common practice, no source. */
+/**
+ * Air and gas that meet slowly mix: through a small pipe it is driven faster than this, m/s. Common
+ * practice, no source.
+ */
 const least_m_s = 0.6
 
-/** What was in the pipe is driven out by gas, enough of it and fast enough; at a burner only where the practice lets it end there. Source: the practice's. */
+/**
+ * What was in the pipe is driven out by gas, enough of it and fast enough; at a burner only where
+ * the practice lets it end there. Source: the practice's.
+ */
 export const purge: HandTest = {
   id: 'purge',
   name: 'Purge of the gas pipe',

@@ -19,11 +19,17 @@ export const handTestName = (
   return target.name ? `${name}, ${target.name}` : name
 }
 
-/** Whether something waits for a reading: it was not made, or could not tell. What is only offered keeps nobody waiting. */
+/**
+ * Whether something waits for a reading: it was not made, or could not tell. What is only offered
+ * keeps nobody waiting.
+ */
 const isAwaited = ({ kind, last }: JudgedHandTest): boolean =>
   last ? last.found.outcome === 'cannot-tell' && !kind.offered : !kind.offered
 
-/** What is tested with a gauge and a clock in hand: the last test of each that is wrong is a finding. */
+/**
+ * What is tested with a gauge and a clock in hand: the last test of each that is wrong is a
+ * finding.
+ */
 export const handTestsSpec: RecordedSpec<'by-hand', typeof handTestWordings> = {
   id: 'by-hand',
   name: 'Tests by hand',
@@ -50,7 +56,10 @@ export const handTestsSpec: RecordedSpec<'by-hand', typeof handTestWordings> = {
   },
 }
 
-/** What speaks against one test as it was read last: it failed, it was made on something else, or it only stood in for another. */
+/**
+ * What speaks against one test as it was read last: it failed, it was made on something else, or it
+ * only stood in for another.
+ */
 function findingsOf(
   one: JudgedHandTest,
   all: readonly JudgedHandTest[],

@@ -10,7 +10,9 @@ import { fuelGases } from '../../methods/gas/fuel'
 import type { Show } from '../../units/format'
 import type { Measure } from '../../units/measure'
 
-/** One thing that is read or looked up. Labels in the words of the practice, their names in braces. */
+/**
+ * One thing that is read or looked up. Labels in the words of the practice, their names in braces.
+ */
 interface Asked {
   readonly key: string
   readonly label: string
@@ -55,13 +57,19 @@ export interface Found {
   readonly figures: readonly Figure[]
 }
 
-/** A kind of test with a gauge and a clock in hand: a file, and a line in the list of them (`kinds.ts`). */
+/**
+ * A kind of test with a gauge and a clock in hand: a file, and a line in the list of them
+ * (`kinds.ts`).
+ */
 export interface HandTest {
   readonly id: string
   readonly name: string
   /** What it is for and how it is read, caution included. */
   readonly why: string
-  /** Read at each appliance that burns gas, at each of them but those one cooks on, at each that holds water and whose maker's instruction is on file, or once. */
+  /**
+   * Read at each appliance that burns gas, at each of them but those one cooks on, at each that
+   * holds water and whose maker's instruction is on file, or once.
+   */
   readonly at: 'each-burner' | 'each-flue' | 'each-instructed' | 'once'
   /** Where only some practices make it, or only some jobs. */
   readonly applies?: (practice: Practice, document: JobDocument) => boolean
@@ -71,7 +79,9 @@ export interface HandTest {
   /** What is done beside the reading, each ticked. */
   readonly confirms: readonly { readonly id: string; readonly says: string }[]
   readonly judge: (given: Given, at: At, show: Show) => Found
-  /** What of the job it is made on. Once that is another, what passed says nothing of it any more. */
+  /**
+   * What of the job it is made on. Once that is another, what passed says nothing of it any more.
+   */
   readonly madeOn?: (at: At) => unknown
   /** What is off for it, and goes on the off strip with it. */
   readonly leavesOff?: (at: At) => readonly BodyOf<'off'>[]

@@ -7,7 +7,10 @@ import { cannotTell, failed, passed } from './spec'
 /** What a thermometer in running water is out by, K. Assumed. */
 const slack_K = 0.5
 
-/** Nobody is scalded where they wash, and the farthest tap gets hot in time. Sources: the practice's. */
+/**
+ * Nobody is scalded where they wash, and the farthest tap gets hot in time. Sources: the
+ * practice's.
+ */
 export const tapTemperature: HandTest = {
   id: 'tap-temperature',
   name: 'Hot water at the taps',

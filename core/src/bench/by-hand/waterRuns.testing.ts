@@ -11,8 +11,9 @@ export type WaterTally = Record<'passed' | 'failed' | 'cannot-tell', number>
 const copper = { bore_m: 0.0202, wall_m: 0.0009, modulus_Pa: 120e9 } as const
 
 /**
- * Metal pipe full of water over many runs: tight, or falling 1.05 to 5 times what counts as none; drifting up to three tenths of a kelvin,
- * seen whole or by a third; read to a step. All drawn from a seed.
+ * Metal pipe full of water over many runs: tight, or falling 1.05 to 5 times what counts as none;
+ * drifting up to three tenths of a kelvin, seen whole or by a third; read to a step. All drawn from
+ * a seed.
  */
 export function waterRuns({
   seed,

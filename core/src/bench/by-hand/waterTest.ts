@@ -9,7 +9,10 @@ import { cannotTell, failed, passed } from './spec'
 
 /** Fall that a gauge for water shows as none, Pa: a tenth of a bar. Common practice, no source. */
 const perceptible_Pa = 1e4
-/** A copper pipe of 22 mm: what a kelvin is worth in it stands for what it is worth in any small metal pipe. Assumed. */
+/**
+ * A copper pipe of 22 mm: what a kelvin is worth in it stands for what it is worth in any small
+ * metal pipe. Assumed.
+ */
 const metal = { bore_m: 0.0202, wall_m: 0.0009, modulus_Pa: 120e9 } as const
 const metalGrowth_1_K = 16.6e-6
 
@@ -30,7 +33,9 @@ const usualTemp_K = 288.15
 
 const p = (show: Show) => (si: number) => show(si, 'water-pressure')
 
-/** What the change of temperature did to a pipe full of water, Pa; undefined where it was not read. */
+/**
+ * What the change of temperature did to a pipe full of water, Pa; undefined where it was not read.
+ */
 const warmth_Pa = ({ startTemp_K, endTemp_K }: Given): number | undefined =>
   startTemp_K === undefined || endTemp_K === undefined
     ? undefined
@@ -38,10 +43,16 @@ const warmth_Pa = ({ startTemp_K, endTemp_K }: Given): number | undefined =>
 
 /** What two readings of a gauge for water may be apart by reading alone, Pa. */
 const readTo_Pa = perceptible_Pa / 2
-/** A probe on the outside sees a third of what the water does: twice the seen change stays unseen, and never less than this, K. Assumed. */
+/**
+ * A probe on the outside sees a third of what the water does: twice the seen change stays unseen,
+ * and never less than this, K. Assumed.
+ */
 const unseen = { times: 2, least_K: 0.05, unread_K: 0.5 } as const
 
-/** How far the fall may be from what the gauge shows, Pa: how it is read, and warmth that nobody saw. */
+/**
+ * How far the fall may be from what the gauge shows, Pa: how it is read, and warmth that nobody
+ * saw.
+ */
 function doubt_Pa({ startTemp_K, endTemp_K }: Given): number {
   const isRead = startTemp_K !== undefined && endTemp_K !== undefined
   const unseen_K = isRead
@@ -51,8 +62,8 @@ function doubt_Pa({ startTemp_K, endTemp_K }: Given): number {
 }
 
 /**
- * The second statement, beside that of the rule: whether the fall that temperature does not explain can be told from none. It mostly
- * cannot; what would tell is the pipe's temperature, and time.
+ * The second statement, beside that of the rule: whether the fall that temperature does not explain
+ * can be told from none. It mostly cannot; what would tell is the pipe's temperature, and time.
  */
 export function byTheFigures(given: Given): 'passed' | 'failed' | 'cannot-tell' {
   const { start_Pa = 0, end_Pa = 0 } = given
@@ -85,7 +96,10 @@ function metalFigures(given: Given, show: Show): readonly Figure[] {
   ]
 }
 
-/** Share of air in a pipe past which it is no test with water. Assumed: bled at the top a small pipe keeps less. */
+/**
+ * Share of air in a pipe past which it is no test with water. Assumed: bled at the top a small pipe
+ * keeps less.
+ */
 const mostAir = 0.02
 
 /** How much of the pipe is air, from what was pumped in; undefined where nobody measured it. */
@@ -147,7 +161,10 @@ const confirms = [
   { id: 'dry', says: 'Every joint looked at: dry' },
 ] as const
 
-/** What holds for either kind of pipe before anything is judged; undefined where nothing speaks against it. */
+/**
+ * What holds for either kind of pipe before anything is judged; undefined where nothing speaks
+ * against it.
+ */
 function notTested(given: Given, practice: Practice, show: Show): string | undefined {
   const { start_Pa = 0, end_Pa = 0 } = given
   const wanted = wanted_Pa(given, practice)
@@ -158,7 +175,10 @@ function notTested(given: Given, practice: Practice, show: Show): string | undef
     : undefined
 }
 
-/** Metal pipe held at its test pressure. Source: the practice's; liquid-full pipe: sources.thinWall, sources.if97. */
+/**
+ * Metal pipe held at its test pressure. Source: the practice's; liquid-full pipe: sources.thinWall,
+ * sources.if97.
+ */
 export const waterTestMetal: HandTest = {
   id: 'water-test-metal',
   name: 'Metal pipes with water',
@@ -228,10 +248,16 @@ export const waterTestMetal: HandTest = {
   },
 }
 
-/** Pumped up again for so long, then let down to so much of the test pressure, then watched. EN 806-4 procedure B, from memory. */
+/**
+ * Pumped up again for so long, then let down to so much of the test pressure, then watched. EN
+ * 806-4 procedure B, from memory.
+ */
 const staged = { pumped_s: 1800, share: 0.5, watched_s: 1800 } as const
 
-/** Plastic pipe creeps: it is pumped up again, let down to half, and then must not fall. Source: the practice's. */
+/**
+ * Plastic pipe creeps: it is pumped up again, let down to half, and then must not fall. Source: the
+ * practice's.
+ */
 export const waterTestPlastic: HandTest = {
   id: 'water-test-plastic',
   name: 'Plastic pipes with water',

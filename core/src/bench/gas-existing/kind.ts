@@ -8,7 +8,10 @@ import { gasTightness, testsExisting } from '../gas-tightness/kind'
 
 const id = 'existing'
 
-/** Fall that this pipe may show with its appliances on, Pa; undefined where the meter is not named or a pipe is wider than the table. */
+/**
+ * Fall that this pipe may show with its appliances on, Pa; undefined where the meter is not named
+ * or a pipe is wider than the table.
+ */
 const allowed_Pa = ({ document: { gas } }: AtGas, { pipes }: StageUnderTest): number | undefined =>
   gas.meterKind === null
     ? undefined
@@ -60,7 +63,10 @@ function testOf(at: AtGas, stage: StageUnderTest): GasTest | undefined {
   }
 }
 
-/** Pipe that was here before, connected as it is used, with the fall its meter is permitted. Source: the practice's. */
+/**
+ * Pipe that was here before, connected as it is used, with the fall its meter is permitted. Source:
+ * the practice's.
+ */
 export const gasExisting: GasTestKind = {
   id,
   testsOf: (at) => at.stages.flatMap((stage) => testOf(at, stage) ?? []),

@@ -50,7 +50,9 @@ function testOf(
   }
 }
 
-/** New pipe with air, above what it carries, with nothing on it but caps. Source: the practice's. */
+/**
+ * New pipe with air, above what it carries, with nothing on it but caps. Source: the practice's.
+ */
 export const gasStrength: GasTestKind = {
   id,
   testsOf: (at) => at.stages.flatMap((stage) => testOf(at, stage) ?? []),

@@ -21,7 +21,10 @@ function preparationOf({ id, name, limit }: Part, testGauge_Pa: number): Prepara
   return { id, name, action: 'shut', because: 'boundary' }
 }
 
-/** What stands where the pipe of a stage begins: the meter, the containers, or the regulator it hangs on. */
+/**
+ * What stands where the pipe of a stage begins: the meter, the containers, or the regulator it
+ * hangs on.
+ */
 function headOf({ gas, survey }: JobDocument, { root, isFirst }: StageUnderTest): Part {
   if (!isFirst)
     return regulatorAt(gas.segments.find(({ id }) => id === root) ?? { id: root, name: root })
@@ -45,7 +48,10 @@ const partsOf = (document: JobDocument, stage: StageUnderTest): readonly Part[] 
   ...stage.burners.map(({ id, name, maxTestGauge_Pa }) => ({ id, name, limit: maxTestGauge_Pa })),
 ]
 
-/** Everything at the ends of a stage: disconnected and capped where it is rated below the test pressure or nobody knows, else shut. */
+/**
+ * Everything at the ends of a stage: disconnected and capped where it is rated below the test
+ * pressure or nobody knows, else shut.
+ */
 export const preparationsOf = (
   document: JobDocument,
   stage: StageUnderTest,
@@ -65,7 +71,10 @@ export const nothingButPipe = (
     because: 'strength',
   }))
 
-/** Pipe that is in use, at its own pressure: what hangs on it stays on, but for what is known to stand less. */
+/**
+ * Pipe that is in use, at its own pressure: what hangs on it stays on, but for what is known to
+ * stand less.
+ */
 export const leftOn = (
   document: JobDocument,
   stage: StageUnderTest,

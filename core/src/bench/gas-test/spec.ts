@@ -25,7 +25,10 @@ export interface StageUnderTest {
   readonly burners: readonly Appliance[]
 }
 
-/** One test of one stretch of pipe: what is pumped to what, for how long, and what has to be out of the way. */
+/**
+ * One test of one stretch of pipe: what is pumped to what, for how long, and what has to be out of
+ * the way.
+ */
 export interface GasTest {
   /** Its kind, and the stage where that is not the first. */
   readonly id: string

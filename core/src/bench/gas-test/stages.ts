@@ -45,6 +45,9 @@ const stageName = ({ gas }: JobDocument, root: string): string =>
 export const volumeOf_m3 = (pipes: readonly GasPipeAnswer[]): number =>
   pipes.reduce((sum, { pipe }) => sum + pipeVolume_m3(pipe.size.bore_m, pipe.length_m), 0)
 
-/** What meter and regulator add to the volume under test, m³; containers have no meter. Source: the practice's. */
+/**
+ * What meter and regulator add to the volume under test, m³; containers have no meter. Source: the
+ * practice's.
+ */
 export const meterVolume_m3 = ({ gas, survey }: JobDocument, practice: Practice): number =>
   gas.meterVolume_m3?.value ?? (survey.fuel === 'propane' ? 0 : practice.tightness.meter_m3)

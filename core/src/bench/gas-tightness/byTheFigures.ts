@@ -4,9 +4,14 @@ import { studentT } from '../../methods/test/studentT'
 import type { Sample, TightnessPlan, TightnessRun } from './run'
 import { meanOf, windowOf } from './run'
 
-/** What the readings show of a leak, and how well. Flows in m³/s at 101 325 Pa, scaled to the test pressure. */
+/**
+ * What the readings show of a leak, and how well. Flows in m³/s at 101 325 Pa, scaled to the test
+ * pressure.
+ */
 export interface FiguresVerdict {
-  /** *Passed*: the whole interval lies within the permitted leak. *Failed*: all of it lies above. */
+  /**
+   * *Passed*: the whole interval lies within the permitted leak. *Failed*: all of it lies above.
+   */
   readonly outcome: 'passed' | 'failed' | 'cannot-tell'
   /** Undefined with fewer than three readings, or at less than half the test pressure. */
   readonly shown?: {
@@ -27,15 +32,29 @@ export interface FiguresVerdict {
 
 /** Two-sided; an interval at 95 % would pass too many leaks (`npm run bench` prints how many). */
 const confidence = 0.998
-/** Samples are averaged to blocks of at least so long: neighbours of a fast gauge are not independent. Assumed. */
+/**
+ * Samples are averaged to blocks of at least so long: neighbours of a fast gauge are not
+ * independent. Assumed.
+ */
 const block_s = 5
-/** A sensor by the pipe may see a third of what the gas does: twice the seen change stays unseen. */
+/**
+ * A sensor by the pipe may see a third of what the gas does: twice the seen change stays unseen.
+ */
 const unseen = 2
-/** Where no temperature was read: so much over the window, or so much in ten minutes if that is more. Assumed. */
+/**
+ * Where no temperature was read: so much over the window, or so much in ten minutes if that is
+ * more. Assumed.
+ */
 const assumed = { change_K: 0.5, perTenMinutes_K: 1 } as const
-/** How fast the barometer may move while nobody reads it, Pa/s: 2 hPa in an hour. Common practice, no source. */
+/**
+ * How fast the barometer may move while nobody reads it, Pa/s: 2 hPa in an hour. Common practice,
+ * no source.
+ */
 const barometer_Pa_s = 200 / 3600
-/** A reading rounded to a step lies half a step off at most; over a window this tilts a line by at most so many steps. */
+/**
+ * A reading rounded to a step lies half a step off at most; over a window this tilts a line by at
+ * most so many steps.
+ */
 const tiltOfRounding = 1.5
 
 interface Block {
@@ -68,7 +87,10 @@ function blocksOf({ reading }: TightnessRun, inside: readonly Sample[]): readonl
   })
 }
 
-/** The smallest step between readings of a sensor, K: what it rounds to. A tenth where it never moved. */
+/**
+ * The smallest step between readings of a sensor, K: what it rounds to. A tenth where it never
+ * moved.
+ */
 function stepOf_K(inside: readonly Sample[]): number {
   const seen = [...new Set(inside.flatMap(({ temp_K }) => temp_K ?? []))].sort((a, b) => a - b)
   const steps = seen.slice(1).map((value, i) => value - (seen[i] ?? 0))
@@ -79,7 +101,9 @@ function stepOf_K(inside: readonly Sample[]): number {
 const hasBarometer = (blocks: readonly Block[]): boolean =>
   blocks.every(({ baro_Pa }) => baro_Pa !== undefined)
 
-/** Absolute pressure of a block, Pa: with the air as it was read, or as it stands around the site. */
+/**
+ * Absolute pressure of a block, Pa: with the air as it was read, or as it stands around the site.
+ */
 const absOf = ({ gauge_Pa, baro_Pa = 0 }: Block, around_Pa: number | undefined): number =>
   gauge_Pa + (around_Pa ?? baro_Pa)
 
@@ -121,7 +145,10 @@ function withoutWarmth(
 const leastShare = 0.5
 const roomTemp_K = 288.15
 
-/** What a tenth of a kelvin does to the gauge of this pipe at its test pressure, Pa. Source: sources.idealGas. */
+/**
+ * What a tenth of a kelvin does to the gauge of this pipe at its test pressure, Pa. Source:
+ * sources.idealGas.
+ */
 export const tenthKelvin_Pa = ({
   testGauge_Pa,
   atmosphere_Pa,
@@ -129,9 +156,10 @@ export const tenthKelvin_Pa = ({
   (0.1 * (testGauge_Pa + atmosphere_Pa)) / roomTemp_K
 
 /**
- * The verdict by the figures: the slope of the absolute pressure brought to one temperature, over all samples of the window in blocks, as a
- * leak with an interval that holds noise, rounding, temperature that the sensor did not see and a moving barometer. Needs three readings
- * and no rule. Source: sources.leastSquares, sources.idealGas.
+ * The verdict by the figures: the slope of the absolute pressure brought to one temperature, over
+ * all samples of the window in blocks, as a leak with an interval that holds noise, rounding,
+ * temperature that the sensor did not see and a moving barometer. Needs three readings and no rule.
+ * Source: sources.leastSquares, sources.idealGas.
  */
 export function judgeByTheFigures(run: TightnessRun): FiguresVerdict {
   const { plan } = run
@@ -149,7 +177,8 @@ export function judgeByTheFigures(run: TightnessRun): FiguresVerdict {
     tilt_Pa_s +
     (hasBarometer(blocks) ? 0 : barometer_Pa_s)
   const mean_Pa = meanOf(blocks.map(({ gauge_Pa }) => gauge_Pa))
-  // A leak flows in proportion to the pressure that drives it. A pipe that is half empty by then says little of it.
+  // A leak flows in proportion to the pressure that drives it. A pipe that is half empty by then
+  // says little of it.
   if (mean_Pa < leastShare * plan.testGauge_Pa)
     return { outcome: 'cannot-tell', tenthKelvin_Pa: tenth_Pa }
   const scale = plan.testGauge_Pa / mean_Pa

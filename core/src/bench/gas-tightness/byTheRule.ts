@@ -13,15 +13,19 @@ export type RuleVerdict =
 
 /** A gap longer than so many sampling intervals in the window can hide a top-up. */
 export const gapIntervals = 10
-/** The pressure at the start of the window must be near the test pressure. Assumed: a fifth either side. */
+/**
+ * The pressure at the start of the window must be near the test pressure. Assumed: a fifth either
+ * side.
+ */
 export const pressureTolerance = 0.2
 /** A typed test may be read this much short of its time. */
 const typedShort_s = 4
 
 /**
- * The verdict by the rule: raw readings, no temperature, an allowance that the practice fixes. A fall past the allowance fails; within it
- * the test passes; a gap, a test ended early or at another pressure, a rise, or a gauge too coarse for the allowance cannot tell. Gauge
- * pressures, Pa. Source: the plan's method.
+ * The verdict by the rule: raw readings, no temperature, an allowance that the practice fixes. A
+ * fall past the allowance fails; within it the test passes; a gap, a test ended early or at another
+ * pressure, a rise, or a gauge too coarse for the allowance cannot tell. Gauge pressures, Pa.
+ * Source: the plan's method.
  */
 export function judgeByTheRule(
   run: TightnessRun,

@@ -10,13 +10,19 @@ import { settledHow, wasUnsettledBefore } from './settled'
 export type TightnessVerdict =
   | {
       readonly outcome: 'running'
-      /** *Unsettled*: it lost more than filling explains, or still falls; to be pumped up and left to settle once more. */
+      /**
+       * *Unsettled*: it lost more than filling explains, or still falls; to be pumped up and left
+       * to settle once more.
+       */
       readonly phase: 'stabilising' | 'unsettled' | 'testing'
       readonly left_s: number
       readonly soFar?: TightnessFigures
     }
   | {
-      /** *Failed* by the rule or, where the rule passed it, by the figures. Only *passed* clears anything. */
+      /**
+       * *Failed* by the rule or, where the rule passed it, by the figures. Only *passed* clears
+       * anything.
+       */
       readonly outcome: 'passed' | 'failed' | 'cannot-tell'
       readonly rule: RuleVerdict
       readonly byFigures: FiguresVerdict
@@ -24,8 +30,10 @@ export type TightnessVerdict =
     }
 
 /**
- * The verdict on a tightness test where the rule is 'no movement'. It clears when the rule says *passed* and the figures do not say
- * *failed*. A pipe that will not settle twice has failed. Source: the plan's method; sources.leastSquares.
+ * The verdict on a tightness test where the rule is 'no movement'. It clears when the rule says
+ * *passed* and the figures do not say
+ * *failed*. A pipe that will not settle twice has failed. Source: the plan's method;
+ * sources.leastSquares.
  */
 export function judgeTightness(run: TightnessRun): TightnessVerdict {
   const { from_ms, to_ms } = windowOf(run)

@@ -8,7 +8,10 @@ import { testGauge_Pa } from './plan'
 
 const id = 'tightness'
 
-/** The rule of the practice for the gas and the pressure of a stage. Propane lies low and burns from less: never more of it may leak. */
+/**
+ * The rule of the practice for the gas and the pressure of a stage. Propane lies low and burns from
+ * less: never more of it may leak.
+ */
 function ruleFor(
   { document: { survey }, practice: { tightness } }: AtGas,
   { isElevated }: StageUnderTest,
@@ -81,7 +84,10 @@ function testOf(at: AtGas, stage: StageUnderTest): GasTest | undefined {
   }
 }
 
-/** No movement of new pipe, stage by stage: what the gas is turned on behind. Source: the practice's. */
+/**
+ * No movement of new pipe, stage by stage: what the gas is turned on behind. Source: the
+ * practice's.
+ */
 export const gasTightness: GasTestKind = {
   id,
   testsOf: (at) => at.stages.flatMap((stage) => testOf(at, stage) ?? []),

@@ -55,7 +55,10 @@ const byFall = (
   methodSource: rule.source,
 })
 
-/** What a meter of an older house may show with its appliances on, Pa: `test.permitted-fall` of the shared reference. */
+/**
+ * What a meter of an older house may show with its appliances on, Pa: `test.permitted-fall` of the
+ * shared reference.
+ */
 const olderFall_Pa = permittedFall_Pa('diaphragm-meter-U6-G4', 0.028) ?? 0
 
 /** The plan of a stage of a practice, for a pipe of this volume and a gauge of this step. */
@@ -95,7 +98,10 @@ export function planOf(
   }
 }
 
-/** Many runs over volume, noise, drift, sensor and barometer, all drawn from a seed; the same draw for the same seed whatever the gauge. */
+/**
+ * Many runs over volume, noise, drift, sensor and barometer, all drawn from a seed; the same draw
+ * for the same seed whatever the gauge.
+ */
 export function manyRuns({
   seed,
   runs,

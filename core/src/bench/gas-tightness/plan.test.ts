@@ -110,7 +110,8 @@ describe('pipe that was here', () => {
     )
     expect(testOf(mixed, 'existing').after).toEqual(['tightness'])
   })
-  // IGEM/UP/1B from memory, ../shared/reference/methods.md 9.2: 4 mbar with a U6 or G4, 8 with an E6, 1 with a U16 or G10.
+  // IGEM/UP/1B from memory, ../shared/reference/methods.md 9.2: 4 mbar with a U6 or G4, 8 with an
+  // E6, 1 with a U16 or G10.
   test.each([
     ['diaphragm-meter-U6-G4', 400],
     ['ultrasonic-meter-E6', 800],

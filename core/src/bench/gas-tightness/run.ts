@@ -30,7 +30,10 @@ export interface Sample {
   readonly baro_Pa?: number
 }
 
-/** How a run was read: a gauge that streams, or figures typed by hand, which have no sampling interval. */
+/**
+ * How a run was read: a gauge that streams, or figures typed by hand, which have no sampling
+ * interval.
+ */
 export type Reading = 'streamed' | 'typed'
 
 export interface TightnessRun {
@@ -108,7 +111,10 @@ export const intervalOf_s = (samples: readonly Sample[]): number => {
 export const meanOf = (values: readonly number[]): number =>
   values.reduce((sum, value) => sum + value, 0) / values.length
 
-/** Mean of the samples around an instant: steadies one step of noise without hiding a fall. Two either side. */
+/**
+ * Mean of the samples around an instant: steadies one step of noise without hiding a fall. Two
+ * either side.
+ */
 function readingAt(samples: readonly Sample[], index: number): Omit<Sample, 'at_ms'> {
   const near = samples.slice(Math.max(0, index - 2), index + 3)
   const warm = near.map((sample) => sample.temp_K).filter((value) => value !== undefined)
@@ -118,7 +124,10 @@ function readingAt(samples: readonly Sample[], index: number): Omit<Sample, 'at_
   }
 }
 
-/** The figures of a window, from its first reading to its last; undefined with fewer than two readings. */
+/**
+ * The figures of a window, from its first reading to its last; undefined with fewer than two
+ * readings.
+ */
 export function figuresOf(run: TightnessRun): TightnessFigures | undefined {
   const { plan } = run
   const { inside } = windowOf(run)

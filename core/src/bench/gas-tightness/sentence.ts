@@ -5,7 +5,10 @@ import type { FiguresVerdict } from './byTheFigures'
 import type { RuleVerdict } from './byTheRule'
 import type { TightnessFigures, TightnessPlan } from './run'
 
-/** Smallest steady leak that moves the pressure by what the rule counts as none, m³/s. Source: sources.idealGas. */
+/**
+ * Smallest steady leak that moves the pressure by what the rule counts as none, m³/s. Source:
+ * sources.idealGas.
+ */
 export const ruleSees_m3_s = (plan: TightnessPlan): number =>
   leakRate_m3_s({
     volume_m3: plan.volume_m3,
@@ -34,7 +37,10 @@ export function ruleSentence(
   return `${way} ${show(Math.abs(figures.fall_Pa), 'gas-pressure')} in ${durationWords(figures.duration_s)}; ${show(plan.perceptible_Pa, 'gas-pressure')} counts as none.`
 }
 
-/** The verdict by the figures in sentences: the leak with its interval, what this test could see, what was assumed. */
+/**
+ * The verdict by the figures in sentences: the leak with its interval, what this test could see,
+ * what was assumed.
+ */
 export function figuresSentence(
   { shown, assumedChange_K, tenthKelvin_Pa, outcome }: FiguresVerdict,
   plan: TightnessPlan,

@@ -3,14 +3,17 @@ import { studentT } from '../../methods/test/studentT'
 import type { TightnessRun } from './run'
 import { meanOf, settlingOf } from './run'
 
-/** Air that is compressed warms: its exponent for a pressure that rises faster than the warmth leaves. Source: sources.idealGas. */
+/**
+ * Air that is compressed warms: its exponent for a pressure that rises faster than the warmth
+ * leaves. Source: sources.idealGas.
+ */
 const airExponent = 0.4 / 1.4
 /** The sensor may see a third of what the gas does. */
 const unseen = 3
 
 /**
- * What pumping may have warmed the air by, as the pressure that goes with its cooling, Pa: air pumped at once from the surroundings, the
- * most there can be. Source: sources.idealGas.
+ * What pumping may have warmed the air by, as the pressure that goes with its cooling, Pa: air
+ * pumped at once from the surroundings, the most there can be. Source: sources.idealGas.
  */
 export function fillingHeat_Pa(plan: {
   readonly testGauge_Pa: number
@@ -21,8 +24,10 @@ export function fillingHeat_Pa(plan: {
 }
 
 /**
- * Whether the pipe held while it settled: *lost* more than the warmth of filling and the seen change of temperature explain, still
- * *falling* at its end so fast that the test would fail, or *held*. Undefined with too few readings to say.
+ * Whether the pipe held while it settled: *lost* more than the warmth of filling and the seen
+ * change of temperature explain, still
+ * *falling* at its end so fast that the test would fail, or *held*. Undefined with too few readings
+ * to say.
  */
 export function settledHow(run: TightnessRun): 'held' | 'lost' | 'falling' | undefined {
   const samples = settlingOf(run)
@@ -49,7 +54,10 @@ export function settledHow(run: TightnessRun): 'held' | 'lost' | 'falling' | und
   return surely_Pa_s * plan.test_s > plan.perceptible_Pa ? 'falling' : 'held'
 }
 
-/** Whether it had its whole time to settle once before, and did not. Pumped up sooner it had no chance to. */
+/**
+ * Whether it had its whole time to settle once before, and did not. Pumped up sooner it had no
+ * chance to.
+ */
 export const wasUnsettledBefore = (run: TightnessRun): boolean =>
   run.settledBefore_ms.some((settleFrom_ms, i) => {
     const next_ms = run.settledBefore_ms[i + 1] ?? run.settleFrom_ms

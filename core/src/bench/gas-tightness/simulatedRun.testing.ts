@@ -35,7 +35,10 @@ export const bell = (random: () => number): number =>
 const start_K = 288.15
 const heatLasts_s = 12
 
-/** The run as a gauge and a sensor would have it: the gas law with a leak that flows by the pressure, read to a step. */
+/**
+ * The run as a gauge and a sensor would have it: the gas law with a leak that flows by the
+ * pressure, read to a step.
+ */
 export function simulatedRun(
   { plan, leak_m3_s, noise_Pa, rate_Hz, drift_K_s, sees, barometer_Pa_s, pumpHeat_K }: SimulatedRun,
   random: () => number,

@@ -3,8 +3,9 @@ import { burnsGas } from '../../job/fields'
 import { fingerprint } from '../../job/merge'
 
 /**
- * A fingerprint of what a gas test tests: the pipes as they lie, their joints, and what hangs on them. A test that passed says nothing of
- * pipes that were changed since. Prices, reserves and names do not count.
+ * A fingerprint of what a gas test tests: the pipes as they lie, their joints, and what hangs on
+ * them. A test that passed says nothing of pipes that were changed since. Prices, reserves and
+ * names do not count.
  */
 export function testedFingerprint(
   document: JobDocument,

@@ -131,7 +131,8 @@ describe('by the figures', () => {
     )
   })
   test('a leak that is surely above the permitted one stops what the rule passed', () => {
-    // A spring gauge in tenths of a psi counts 345 Pa as none; in 100 L over ten minutes 0.6 L/h is worth 101 Pa.
+    // A spring gauge in tenths of a psi counts 345 Pa as none; in 100 L over ten minutes 0.6 L/h is
+    // worth 101 Pa.
     const spring = {
       perceptible_Pa: 345,
       volume_m3: 0.1,
@@ -204,7 +205,10 @@ describe('settling', () => {
     expect(phase(settling((s) => Math.min(s, 50) * 18))).toBe('unsettled'))
   test('so does a steady fall at its end', () =>
     expect(phase(settling((s) => s * 1.5))).toBe('unsettled'))
-  /** A run that settled before, for so long, losing so much a second; then was pumped up and settled again. */
+  /**
+   * A run that settled before, for so long, losing so much a second; then was pumped up and settled
+   * again.
+   */
   const again = (firstFor_s: number, first_Pa_s: number, then_Pa_s: number) => {
     const made = settling((s) => Math.min(s, 50) * then_Pa_s)
     const before = made.samples

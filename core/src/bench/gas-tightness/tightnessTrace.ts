@@ -14,7 +14,10 @@ const thinned = <T>(rows: readonly T[]): readonly T[] => {
   return step <= 1 ? rows : rows.filter((_, i) => i % step === 0 || i === rows.length - 1)
 }
 
-/** A tightness test over time: settling, the test window, the movement it may show, and every note at its place. Gauge pressure. */
+/**
+ * A tightness test over time: settling, the test window, the movement it may show, and every note
+ * at its place. Gauge pressure.
+ */
 export function tightnessTrace(
   run: TightnessRun,
   show: Show,

@@ -1,7 +1,9 @@
 import type { TightnessRun } from './run'
 import { windowOf } from './run'
 
-/** What a test that is read by eye waits for: time, or a reading. Seconds left, or since it was due. */
+/**
+ * What a test that is read by eye waits for: time, or a reading. Seconds left, or since it was due.
+ */
 export interface TypedAsk {
   readonly asks: 'settle' | 'read-start' | 'hold' | 'read-end'
   readonly left_s: number
@@ -11,8 +13,8 @@ export interface TypedAsk {
 const early_s = 4
 
 /**
- * What is to be done now in a test read by eye, on Hestian's clock: let it settle, read the start, hold, read the end. The end is due a whole
- * test time after the start was read, whenever that was.
+ * What is to be done now in a test read by eye, on Hestian's clock: let it settle, read the start,
+ * hold, read the end. The end is due a whole test time after the start was read, whenever that was.
  */
 export function typedAsk(run: TightnessRun, now_ms: number): TypedAsk {
   const { from_ms, inside } = windowOf(run)

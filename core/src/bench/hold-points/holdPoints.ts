@@ -9,7 +9,10 @@ export interface Holdable {
   readonly isPassed: boolean
 }
 
-/** A point of the work with the test it waits for; *unknown* where this job has no such test any more. */
+/**
+ * A point of the work with the test it waits for; *unknown* where this job has no such test any
+ * more.
+ */
 export interface JudgedHoldPoint {
   readonly point: HoldPoint
   readonly testName: string
@@ -22,7 +25,10 @@ interface Tested {
   readonly state: GasTestState
 }
 
-/** Every test of this job that work can wait for: those of the gas pipes, and those by hand that are made once. */
+/**
+ * Every test of this job that work can wait for: those of the gas pipes, and those by hand that are
+ * made once.
+ */
 export const holdable = (
   gasTests: readonly Tested[],
   handTests: readonly JudgedHandTest[],

@@ -17,7 +17,9 @@ export interface SoapedJoint extends Joint {
   readonly soaped?: { readonly result: 'dry' | 'bubbles'; readonly at: string; readonly by: string }
 }
 
-/** The joints of one pipe: how they were made, where anybody has said so, and what was seen at each. */
+/**
+ * The joints of one pipe: how they were made, where anybody has said so, and what was seen at each.
+ */
 export interface PipeJoints {
   readonly pipeId: string
   readonly pipeName: string
@@ -47,7 +49,10 @@ function fromName({ from }: GasSegment, before: GasSegment | undefined): string 
   return before.regulator ? 'Outlet of the regulator' : `Where it leaves ${before.name}`
 }
 
-/** What was recorded after a test began, in the order of the records: a phone's clock may be behind the server's. */
+/**
+ * What was recorded after a test began, in the order of the records: a phone's clock may be behind
+ * the server's.
+ */
 export function sinceTest(
   entries: readonly JobRecord[],
   testId: string | undefined,
@@ -58,7 +63,10 @@ export function sinceTest(
   return entries.slice(begun + 1)
 }
 
-/** The joint register of the pipes under test, with what was soaped since a test began; without one, ever. */
+/**
+ * The joint register of the pipes under test, with what was soaped since a test began; without one,
+ * ever.
+ */
 export function jointRegister(
   document: JobDocument,
   entries: readonly JobRecord[],
@@ -87,7 +95,10 @@ export function jointRegister(
     })
 }
 
-/** Joints whose compound is still curing at an instant, with the instant when the last of them may stand pressure. */
+/**
+ * Joints whose compound is still curing at an instant, with the instant when the last of them may
+ * stand pressure.
+ */
 export const stillCuring = (
   register: readonly PipeJoints[],
   now_ms: number,
@@ -102,7 +113,10 @@ export const stillCuring = (
 export const temporaryJoints = (register: readonly PipeJoints[]): readonly string[] =>
   register.flatMap(({ pipeName, made }) => (made?.lasts === 'temporary' ? [pipeName] : []))
 
-/** Every joint that bubbled under soap since a test began, by name: what bubbles is a leak, whatever the gauge says. */
+/**
+ * Every joint that bubbled under soap since a test began, by name: what bubbles is a leak, whatever
+ * the gauge says.
+ */
 export const bubbled = (
   entries: readonly JobRecord[],
   {

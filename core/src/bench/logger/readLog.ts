@@ -34,8 +34,9 @@ export const mostReadings = 20_000
 const mostSentences = 20
 
 /**
- * The readings of a logger's file, oldest first: what its columns are is said, nothing is guessed silently. A row that cannot be read is left
- * out and told by its number. Files that count from nothing begin at the given instant, ms since 1970.
+ * The readings of a logger's file, oldest first: what its columns are is said, nothing is guessed
+ * silently. A row that cannot be read is left out and told by its number. Files that count from
+ * nothing begin at the given instant, ms since 1970.
  */
 export function readLog(
   rows: readonly (readonly string[])[],
@@ -118,7 +119,9 @@ type Six = readonly [number, number, number, number, number, number]
 const numbersOf = (parts: readonly (string | undefined)[]): Six =>
   [1, 2, 3, 4, 5, 6].map((i) => Number(parts[i] ?? 0)) as unknown as Six
 
-/** A clock as if it stood at UTC, ms since 1970; undefined for a day or an hour that there is not. */
+/**
+ * A clock as if it stood at UTC, ms since 1970; undefined for a day or an hour that there is not.
+ */
 function clockOf(
   text: string,
   order: Exclude<LogClock, 'seconds' | 'minutes'>,
@@ -133,7 +136,8 @@ function clockOf(
   } as const
   const [year, month, day] = orders[order]
   const at_ms = Date.UTC(year, month - 1, day, hour, minute, seconds)
-  // A thirteenth month, a thirtieth of February or a twenty-fifth hour come out as another: they are none.
+  // A thirteenth month, a thirtieth of February or a twenty-fifth hour come out as another: they
+  // are none.
   const back = new Date(at_ms).toISOString()
   const two = (value: number) => String(value).padStart(2, '0')
   const same = `${year}-${two(month)}-${two(day)}T${two(hour)}:${two(minute)}:${two(seconds)}`

@@ -14,7 +14,8 @@ const run = (fall: (at_s: number) => number, noise_Pa: number, seed: number): Se
     return [at_s, 1e6 - fall(at_s) + noise_Pa * bell(random)]
   })
 }
-// A decade of creep costs a plastic pipe a few hundredths of its pressure; a leak empties it as the root of what is left.
+// A decade of creep costs a plastic pipe a few hundredths of its pressure; a leak empties it as the
+// root of what is left.
 const creep = (at_s: number) => 5e4 * Math.log10(1 + at_s / 10)
 const leak = (at_s: number) => 1e6 * (1 - (1 - at_s * 4e-5) ** 2)
 

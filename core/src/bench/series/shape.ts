@@ -1,16 +1,24 @@
 /** Readings of one instrument since the clock was started: seconds, and SI as it sent it. */
 export type Series = readonly (readonly [at_s: number, value: number])[]
 
-/** What a pressure does over time: it stands, falls ever slower as plastic does that creeps, or falls on as what leaks. */
+/**
+ * What a pressure does over time: it stands, falls ever slower as plastic does that creeps, or
+ * falls on as what leaks.
+ */
 export type SeriesShape = 'stands' | 'creeps' | 'leaks' | 'cannot-tell'
 
-/** A fall that a gauge for water shows as none, Pa: a tenth of a bar. Common practice, no source. */
+/**
+ * A fall that a gauge for water shows as none, Pa: a tenth of a bar. Common practice, no source.
+ */
 export const standsWithin_Pa = 1e4
 
 /** Readings before this are the pump's, s. Assumed. */
 const first_s = 30
 const fewest = 12
-/** One way of falling has to fit so many times as well as the other to be told from it. Assumed; held against simulated runs in the test. */
+/**
+ * One way of falling has to fit so many times as well as the other to be told from it. Assumed;
+ * held against simulated runs in the test.
+ */
 const timesBetter = 4
 /** Logarithms tell from a line only over such a stretch of time. */
 const leastStretch = 6
@@ -32,9 +40,10 @@ function fitted(points: readonly { readonly x: number; readonly y: number }[]): 
 }
 
 /**
- * How a pressure fell, by its shape over time: creep of plastic goes with the logarithm of time, a leak nearly with time itself. Pressures
- * in Pa; a fall within `perceptible_Pa` is none. Needs twelve readings over a stretch of time of one to six, else it cannot tell.
- * Source: creep of plastic under load goes with log time (common practice, no source).
+ * How a pressure fell, by its shape over time: creep of plastic goes with the logarithm of time, a
+ * leak nearly with time itself. Pressures in Pa; a fall within `perceptible_Pa` is none. Needs
+ * twelve readings over a stretch of time of one to six, else it cannot tell. Source: creep of
+ * plastic under load goes with log time (common practice, no source).
  */
 export function shapeOf(series: Series, perceptible_Pa: number): SeriesShape {
   const late = series.filter(([at_s]) => at_s >= first_s)

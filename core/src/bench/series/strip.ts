@@ -16,7 +16,10 @@ function usual_s(series: Series): number {
   return steps.sort((a, b) => a - b)[Math.floor(steps.length / 2)] ?? 0
 }
 
-/** A reading over time, as an instrument that was heard sent it, with even ticks; gaps are not joined. */
+/**
+ * A reading over time, as an instrument that was heard sent it, with even ticks; gaps are not
+ * joined.
+ */
 export function seriesStrip(
   series: Series,
   {

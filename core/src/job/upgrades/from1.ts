@@ -1,7 +1,8 @@
 import type { Raw } from './raw'
 import { isBranch, rowsIn } from './raw'
 
-// Written out, not taken from today's blank parts: what a later version adds is a later step's to add, and a step that has landed is never edited.
+// Written out, not taken from today's blank parts: what a later version adds is a later step's to
+// add, and a step that has landed is never edited.
 const schools = {
   hotWaterTemperature: null,
   simultaneousUse: null,
@@ -79,7 +80,10 @@ const survey = {
   placePhotos: [],
 }
 
-/** Version 2 asks more of the survey, and holds the heat and hot water. What version 1 did not ask is 'not looked at yet'. */
+/**
+ * Version 2 asks more of the survey, and holds the heat and hot water. What version 1 did not ask
+ * is 'not looked at yet'.
+ */
 export function from1(raw: Raw): Raw {
   const site = isBranch(raw.site) ? raw.site : {}
   const { seismic, ...place } = site

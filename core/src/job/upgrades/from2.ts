@@ -1,7 +1,8 @@
 import type { Raw } from './raw'
 import { isBranch, rowsIn } from './raw'
 
-// Written out, not taken from today's blank parts: what a later version adds is a later step's to add, and a step that has landed is never edited.
+// Written out, not taken from today's blank parts: what a later version adds is a later step's to
+// add, and a step that has landed is never edited.
 const schools = {
   hotWaterTemperature: null,
   simultaneousUse: null,
@@ -54,7 +55,10 @@ const blankHeating = {
   dayTemp_K: null,
 }
 
-/** Version 3 holds the whole pressure side: zones of the circuit, settings of the store, relief valves and where their water goes. */
+/**
+ * Version 3 holds the whole pressure side: zones of the circuit, settings of the store, relief
+ * valves and where their water goes.
+ */
 export function from2(raw: Raw): Raw {
   const heating = isBranch(raw.heating) ? raw.heating : undefined
   const names = [

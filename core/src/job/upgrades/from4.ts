@@ -9,7 +9,10 @@ const heating = {
   floorCutOut: null,
 }
 
-/** Version 5 asks where a part stands in height and by the pump, what a gas valve stands, what the building is used for. */
+/**
+ * Version 5 asks where a part stands in height and by the pump, what a gas valve stands, what the
+ * building is used for.
+ */
 export function from4(raw: Raw): Raw {
   const { heating: circuit, water } = raw
   return {

@@ -9,7 +9,10 @@ import { from8 } from './from8'
 import type { Raw } from './raw'
 import { isBranch } from './raw'
 
-/** Steps that bring an older document forward, by the version they start from. Version 1 is the first. */
+/**
+ * Steps that bring an older document forward, by the version they start from. Version 1 is the
+ * first.
+ */
 const upgrades: Readonly<Record<number, (raw: Raw) => Raw>> = {
   1: from1,
   2: from2,
@@ -21,7 +24,10 @@ const upgrades: Readonly<Record<number, (raw: Raw) => Raw>> = {
   8: from8,
 }
 
-/** Brings a document of any earlier version to the current one; anything else comes back as it is, for the schema to refuse. */
+/**
+ * Brings a document of any earlier version to the current one; anything else comes back as it is,
+ * for the schema to refuse.
+ */
 export function upgradeDocument(raw: unknown): unknown {
   let current = raw
   while (isBranch(current) && typeof current.version === 'number' && upgrades[current.version])

@@ -17,7 +17,9 @@ interface GenericEmitter {
 }
 const perKilowatt = (litres: number) => litres / 1e6
 
-/** Generic emitters and their water. Source: sources.emitterContent: assumed, a quarter either way. */
+/**
+ * Generic emitters and their water. Source: sources.emitterContent: assumed, a quarter either way.
+ */
 export const genericEmitters: Readonly<Record<EmitterType, GenericEmitter>> = {
   'panel-single': { label: 'Panel, single', content_m3_W: perKilowatt(3) },
   'panel-double': { label: 'Panel, double', content_m3_W: perKilowatt(3.6) },

@@ -6,7 +6,10 @@ import { frictionDrop } from '../hydraulics/friction'
 /** Loss of a bend in a heating pipe. Common practice, no source. */
 export const heatingBendLoss = 0.9
 
-/** Flow that carries a heat at a temperature difference, m³/s. Power 0 or more, the rest above 0, else RangeError. Source: sources.heatBalance. */
+/**
+ * Flow that carries a heat at a temperature difference, m³/s. Power 0 or more, the rest above 0,
+ * else RangeError. Source: sources.heatBalance.
+ */
 export function flowForHeat_m3_s({
   power_W,
   difference_K,
@@ -41,7 +44,10 @@ const inSize = (size: PipeSize, flow_m3_s: number, roughness_m: number, fluid: F
   return { size, velocity_m_s, gradient_Pa_m: drop_Pa }
 }
 
-/** Smallest size of a catalogue within both limits at a flow; the largest where none is, for a finding to say so. Source: sources.colebrook; limits: the practice's. */
+/**
+ * Smallest size of a catalogue within both limits at a flow; the largest where none is, for a
+ * finding to say so. Source: sources.colebrook; limits: the practice's.
+ */
 export function smallestWithin(
   sizes: readonly PipeSize[],
   flow_m3_s: number,
@@ -64,6 +70,9 @@ export function smallestWithin(
 export const partLoss_Pa = (drop_Pa: number, atFlow_m3_s: number, flow_m3_s: number): number =>
   drop_Pa * (flow_m3_s / atFlow_m3_s) ** 2
 
-/** Flow through a balancing valve that loses 1 bar, m³/s: what its scale is set by. Flow and surplus above 0. Source: sources.arithmetic. */
+/**
+ * Flow through a balancing valve that loses 1 bar, m³/s: what its scale is set by. Flow and surplus
+ * above 0. Source: sources.arithmetic.
+ */
 export const valveSetting_m3_s = (flow_m3_s: number, surplus_Pa: number): number =>
   flow_m3_s / Math.sqrt(surplus_Pa / 1e5)

@@ -18,11 +18,17 @@ export const genericPumps: readonly Pump[] = [
   { id: 'generic-12', label: 'Generic pump D', shutHead_Pa: 118e3, most_m3_s: cubicPerHour(11) },
 ]
 
-/** Pressure a pump gives at a flow, Pa, never below 0: a head falling with the square of the flow. Source: sources.pumpLaw. */
+/**
+ * Pressure a pump gives at a flow, Pa, never below 0: a head falling with the square of the flow.
+ * Source: sources.pumpLaw.
+ */
 export const pumpHead_Pa = ({ shutHead_Pa, most_m3_s }: Pump, flow_m3_s: number): number =>
   Math.max(0, shutHead_Pa * (1 - (flow_m3_s / most_m3_s) ** 2))
 
-/** Where a pump and a circuit meet: the circuit's loss goes with the square of its flow. Duty above 0, else RangeError. Source: sources.pumpLaw. */
+/**
+ * Where a pump and a circuit meet: the circuit's loss goes with the square of its flow. Duty above
+ * 0, else RangeError. Source: sources.pumpLaw.
+ */
 export function operatingPoint(
   { shutHead_Pa, most_m3_s }: Pump,
   duty: { readonly flow_m3_s: number; readonly loss_Pa: number },

@@ -16,7 +16,8 @@ const air = 0.2095
 const methane = { carbon: 1, hydrogen: 4 }
 const gas = { a1: 0.37, a2: 0.66, b: 0.009 }
 
-// Stoichiometry and dry-gas balances, computed; Siegert's figures as the German 1. BImSchV had them, from memory.
+// Stoichiometry and dry-gas balances, computed; Siegert's figures as the German 1. BImSchV had
+// them, from memory.
 test('the ratio of CO to CO2, and a limit that it must stay under', () => {
   expect(coRatio(80e-6, 0.09)).toBeCloseTo(0.000888889, 8)
   expect(coRatio(420e-6, 0.07)).toBeCloseTo(0.006, 9)

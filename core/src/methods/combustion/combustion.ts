@@ -1,12 +1,16 @@
 import { expectAbove0, expectNotNegative } from '../../answer/expect'
 import { saturationAbs_Pa, saturationTemp_K } from '../water/water'
 
-// Fractions by volume of dry flue gas, 0 to 1. `airOxygen` is 0.2095, or 0.209 where air-free figures are told so.
+// Fractions by volume of dry flue gas, 0 to 1. `airOxygen` is 0.2095, or 0.209 where air-free
+// figures are told so.
 
 /** What the air holds that is no oxygen, for each part of oxygen. */
 const inertOf = (airOxygen: number): number => (1 - airOxygen) / airOxygen
 
-/** CO over CO2; CO2 above 0, else RangeError. Source: common practice (BS 7967: 0.004 at commissioning, from memory). */
+/**
+ * CO over CO2; CO2 above 0, else RangeError. Source: common practice (BS 7967: 0.004 at
+ * commissioning, from memory).
+ */
 export function coRatio(co: number, co2: number): number {
   expectNotNegative({ co })
   expectAbove0({ co2 })
@@ -19,7 +23,10 @@ export interface SiegertFigures {
   readonly b: number
 }
 
-/** Heat that leaves with dry flue gas as a share of the net input, by its oxygen or its CO2. Source: Siegert, German 1. BImSchV, figures from memory. */
+/**
+ * Heat that leaves with dry flue gas as a share of the net input, by its oxygen or its CO2. Source:
+ * Siegert, German 1. BImSchV, figures from memory.
+ */
 export function flueLossNet(
   { flueTemp_K, airTemp_K }: { readonly flueTemp_K: number; readonly airTemp_K: number },
   measured: { readonly o2: number } | { readonly co2: number },
@@ -43,7 +50,10 @@ export function co2Most(
 export const co2FromO2 = (o2: number, most: number, airOxygen: number): number =>
   (most * (airOxygen - o2)) / airOxygen
 
-/** Air over what the gas needs, of natural gas as methane, from oxygen in dry flue gas; oxygen below that of air, else RangeError. Source: dry-gas balance. */
+/**
+ * Air over what the gas needs, of natural gas as methane, from oxygen in dry flue gas; oxygen below
+ * that of air, else RangeError. Source: dry-gas balance.
+ */
 export function airRatio(o2: number, airOxygen: number): number {
   expectNotNegative({ o2 })
   expectAbove0({ oxygenLeft: airOxygen - o2 })
@@ -54,7 +64,10 @@ export function airRatio(o2: number, airOxygen: number): number {
 export const coAirFree = (co: number, o2: number, airOxygen: number): number =>
   (co * airOxygen) / (airOxygen - o2)
 
-/** CO for each joule of net heat, kg/J, of methane. Source: dry-gas balance (EN 15502-1 prints 1.074 mg/kWh per ppm, from memory). */
+/**
+ * CO for each joule of net heat, kg/J, of methane. Source: dry-gas balance (EN 15502-1 prints 1.074
+ * mg/kWh per ppm, from memory).
+ */
 export const coPerHeat_kg_J = (
   coFree: number,
   airOxygen: number,
@@ -71,7 +84,10 @@ export const coPerHeat_kg_J = (
 const dryGas_mol = (ratio: number, airOxygen: number): number =>
   1 + 2 * inertOf(airOxygen) + ((ratio - 1) * 2) / airOxygen
 
-/** Share of water vapour in the flue gas of methane, and where it condenses, K, at an absolute pressure. Source: stoichiometry, IAPWS-IF97. */
+/**
+ * Share of water vapour in the flue gas of methane, and where it condenses, K, at an absolute
+ * pressure. Source: stoichiometry, IAPWS-IF97.
+ */
 export function dewPoint(
   ratio: number,
   airOxygen: number,
@@ -82,7 +98,10 @@ export function dewPoint(
   return { vapour, temp_K: saturationTemp_K(vapour * abs_Pa) }
 }
 
-/** Share of the water of methane that condenses when the flue gas leaves saturated at a temperature. Source: {@link dewPoint}. */
+/**
+ * Share of the water of methane that condenses when the flue gas leaves saturated at a temperature.
+ * Source: {@link dewPoint}.
+ */
 export function condensedShare(
   ratio: number,
   airOxygen: number,

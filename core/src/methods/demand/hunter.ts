@@ -60,8 +60,9 @@ export const sumOfUnits = (
   }, 0)
 
 /**
- * Probable simultaneous flow, m³/s, from fixture units: the published points, linear between them. Undefined below the first point (1 unit
- * with flush tanks, 5 with flushometers) and above 5 000. Source: sources.hunter.
+ * Probable simultaneous flow, m³/s, from fixture units: the published points, linear between them.
+ * Undefined below the first point (1 unit with flush tanks, 5 with flushometers) and above 5 000.
+ * Source: sources.hunter.
  */
 export function hunterFlow_m3_s(
   units: number,
@@ -76,5 +77,8 @@ export function hunterFlow_m3_s(
   return ((low[1] + share * (high[1] - low[1])) * usGallon_m3) / 60
 }
 
-/** What hot or cold alone of a fixture with both counts of its fixture units. Source: sources.hotShare. */
+/**
+ * What hot or cold alone of a fixture with both counts of its fixture units. Source:
+ * sources.hotShare.
+ */
 export const oneSideRatio = 0.75

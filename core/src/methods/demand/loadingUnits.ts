@@ -17,7 +17,10 @@ export const loadingUnits: Readonly<Record<string, number>> = {
   'flush-valve-dn20': 15,
 }
 
-/** Greatest loading units of a copper pipe, by outside diameter, and the highest single unit where one is stated. Source: sources.en806Units, least certain. */
+/**
+ * Greatest loading units of a copper pipe, by outside diameter, and the highest single unit where
+ * one is stated. Source: sources.en806Units, least certain.
+ */
 const copperLimits: readonly {
   readonly outsideDiameter_m: number
   readonly units: number
@@ -34,7 +37,10 @@ const copperLimits: readonly {
   { outsideDiameter_m: 0.0761, units: 2100 },
 ]
 
-/** Smallest copper pipe of the table for a sum of loading units, outside diameter in m; undefined past its last row. Source: sources.en806Units. */
+/**
+ * Smallest copper pipe of the table for a sum of loading units, outside diameter in m; undefined
+ * past its last row. Source: sources.en806Units.
+ */
 export const copperForUnits_m = (units: number): number | undefined =>
   copperLimits.find((row) => row.units >= units - 1e-9)?.outsideDiameter_m
 
@@ -47,13 +53,17 @@ export const peakConstants = {
   'nursing-home': { a: 1.4, b: 0.14, c: 0.92 },
 } as const
 
-/** Flow of one outlet in full draw, m³/s: the sum where the peak-flow curve begins. Source: sources.din1988, from memory. */
+/**
+ * Flow of one outlet in full draw, m³/s: the sum where the peak-flow curve begins. Source:
+ * sources.din1988, from memory.
+ */
 const oneOutlet_m3_s = 0.2e-3
 
 /**
- * Peak flow, m³/s, from the sum of the outlets' flows, m³/s: a·S^b − c in L/s, never above the sum. Valid 0.2 to 500 L/s; below it the sum
- * itself is returned. Just above it the curve lies under the one outlet it begins with, so the peak is held at 0.2 L/s there: more outlets
- * never draw less. Source: sources.din1988.
+ * Peak flow, m³/s, from the sum of the outlets' flows, m³/s: a·S^b − c in L/s, never above the sum.
+ * Valid 0.2 to 500 L/s; below it the sum itself is returned. Just above it the curve lies under the
+ * one outlet it begins with, so the peak is held at 0.2 L/s there: more outlets never draw less.
+ * Source: sources.din1988.
  */
 export function peakFlow_m3_s(
   sum_m3_s: number,

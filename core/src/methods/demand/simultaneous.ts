@@ -32,7 +32,10 @@ const inTables: Readonly<
   dishwasher: { hunter: 'dishwasher', loading: 'dishwasher-domestic' },
 }
 
-/** Mixed flow of an outlet that nobody has measured, m³/s. Assumed: ordinary fittings at ordinary pressure. */
+/**
+ * Mixed flow of an outlet that nobody has measured, m³/s. Assumed: ordinary fittings at ordinary
+ * pressure.
+ */
 export const usualFlow_m3_s: Readonly<Record<OutletKind, number>> = {
   shower: 9 / 60000,
   bath: 16 / 60000,
@@ -47,7 +50,10 @@ export const usualFlow_m3_s: Readonly<Record<OutletKind, number>> = {
 export const outletFlow_m3_s = (outlet: DemandOutlet): number =>
   outlet.flow_m3_s?.value ?? usualFlow_m3_s[outlet.kind]
 
-/** Units of one outlet in a table, hot and cold together. Sources: sources.hunter, sources.en806Units. */
+/**
+ * Units of one outlet in a table, hot and cold together. Sources: sources.hunter,
+ * sources.en806Units.
+ */
 export const unitsOfOutlet = (kind: OutletKind, table: 'hunter' | 'loading-units'): number =>
   (table === 'hunter'
     ? fixtureUnits[inTables[kind].hunter]
@@ -59,7 +65,10 @@ export type Simultaneous =
   /** Outside the table, with how many units there are. */
   | { readonly by: 'not-covered'; readonly units: number }
 
-/** Water drawn at once by the table of the practice, m³/s. Never more than all outlets together. Sources: sources.hunter, sources.en806Units with sources.din1988. */
+/**
+ * Water drawn at once by the table of the practice, m³/s. Never more than all outlets together.
+ * Sources: sources.hunter, sources.en806Units with sources.din1988.
+ */
 export function simultaneousByUnits(
   outlets: readonly DemandOutlet[],
   table: 'hunter' | 'loading-units',
@@ -83,9 +92,11 @@ export function simultaneousByUnits(
 }
 
 /**
- * What a heater is asked for at once, as mixed water, m³/s. By fixture units its hot side counts three quarters of each fixture and comes at
- * the heater's own temperature, so that mixed down it is more; by loading units the mixed flow stands as the table has it. Temperatures
- * rise from cold over mixed to hot, else RangeError. Never more than all outlets together. Sources: sources.hunter, sources.hotShare.
+ * What a heater is asked for at once, as mixed water, m³/s. By fixture units its hot side counts
+ * three quarters of each fixture and comes at the heater's own temperature, so that mixed down it
+ * is more; by loading units the mixed flow stands as the table has it. Temperatures rise from cold
+ * over mixed to hot, else RangeError. Never more than all outlets together. Sources:
+ * sources.hunter, sources.hotShare.
  */
 export function heaterDemandByUnits(
   outlets: readonly DemandOutlet[],

@@ -37,8 +37,9 @@ export interface DesignFlows {
 }
 
 /**
- * The flow each pipe is designed for, m³/s: all outlets beyond it at once, the greatest moment of a scenario, or the practice's table of units.
- * Units never ask more than all outlets together, nor less than the largest single one beyond. Sources: sources.continuity, sources.hunter with
+ * The flow each pipe is designed for, m³/s: all outlets beyond it at once, the greatest moment of a
+ * scenario, or the practice's table of units. Units never ask more than all outlets together, nor
+ * less than the largest single one beyond. Sources: sources.continuity, sources.hunter with
  * sources.hotShare, sources.en806Units with sources.din1988.
  */
 export function designFlows(
@@ -118,7 +119,8 @@ function unitsOf(ends: readonly EndDraw[], table: 'hunter' | 'loading-units'): n
       sum += units * Math.max(hot, cold)
       continue
     }
-    // Where hot and cold of a fixture both come this way it counts once; one side alone counts three quarters in fixture units, whole in loading units.
+    // Where hot and cold of a fixture both come this way it counts once; one side alone counts
+    // three quarters in fixture units, whole in loading units.
     sum +=
       units * (Math.min(hot, cold) + Math.abs(hot - cold) * (table === 'hunter' ? oneSideRatio : 1))
   }

@@ -3,7 +3,10 @@ import type { Branch } from '../network/tree'
 import { meterNode } from '../network/tree'
 import { treeShape } from '../network/treeShape'
 
-/** A pipe that hot water goes round through: out as a branch of the tree that begins at the heater, or back as a return from the end of one. */
+/**
+ * A pipe that hot water goes round through: out as a branch of the tree that begins at the heater,
+ * or back as a return from the end of one.
+ */
 export interface LoopPipe extends Branch {
   /** Heat it loses while the water goes round, W. */
   readonly loss_W: number
@@ -36,10 +39,11 @@ export interface LoopWater {
 }
 
 /**
- * The flow a secondary return goes round with, and the temperature at the end of each pipe. The pump's flow carries all that is lost within the
- * drop; at every tee it parts in proportion to the heat lost beyond. Losses are taken at the flow temperature, so heat closes: what leaves the
- * heater less what comes back is what is lost. Losses 0 or more, drop above 0, else RangeError; pipes that no return leads back from are still.
- * Source: sources.loopBalance.
+ * The flow a secondary return goes round with, and the temperature at the end of each pipe. The
+ * pump's flow carries all that is lost within the drop; at every tee it parts in proportion to the
+ * heat lost beyond. Losses are taken at the flow temperature, so heat closes: what leaves the
+ * heater less what comes back is what is lost. Losses 0 or more, drop above 0, else RangeError;
+ * pipes that no return leads back from are still. Source: sources.loopBalance.
  */
 export function solveLoop(
   pipes: readonly LoopPipe[],
@@ -76,7 +80,10 @@ export function solveLoop(
   const carried_J_m3K = water.density_kg_m3 * water.specificHeat_J_kgK
   const flow_m3_s = loss_W / (carried_J_m3K * drop_K)
   const states = new Map<string, LoopState>()
-  /** What parts at a node: its share of the flow by the heat lost on each way. A node where nothing is lost parts evenly. */
+  /**
+   * What parts at a node: its share of the flow by the heat lost on each way. A node where nothing
+   * is lost parts evenly.
+   */
   const part = (from: string, branch_W: number): number => {
     const ways = [
       ...circulated.filter((pipe) => pipe.from === from).map((pipe) => beyond.get(pipe.id) ?? 0),

@@ -36,7 +36,10 @@ const freezing_F: Readonly<Record<Exclude<FluidKind, 'water'>, readonly number[]
   ],
 }
 
-/** Where between the entries of a rising list a value stands: the lower index and the share of the way. Ends are held. */
+/**
+ * Where between the entries of a rising list a value stands: the lower index and the share of the
+ * way. Ends are held.
+ */
 function between(list: readonly number[], value: number): readonly [number, number] {
   const i = Math.min(
     list.length - 2,
@@ -52,7 +55,10 @@ function between(list: readonly number[], value: number): readonly [number, numb
 }
 const mix = (a: number, b: number, share: number) => a + (b - a) * share
 
-/** Freezing point, K; undefined outside 0 to 60 % by mass. Not the burst protection. Linear between rows. Source: sources.glycolFreezing. */
+/**
+ * Freezing point, K; undefined outside 0 to 60 % by mass. Not the burst protection. Linear between
+ * rows. Source: sources.glycolFreezing.
+ */
 export function freezingTemp_K({ kind, massFraction }: HeatingFluid): number | undefined {
   if (kind === 'water') return zeroCelsius_K
   if (massFraction < 0 || massFraction > glycolLimits.freezing + 1e-9) return undefined
@@ -68,7 +74,10 @@ interface Rows {
   readonly heat: readonly (readonly number[])[]
   readonly viscosity: readonly (readonly number[])[]
 }
-/** At 20, 30, 40 and 50 % and `temps_C`: density kg/m³, heat capacity kJ/(kg K), viscosity mPa s. Source: sources.glycolProperties. */
+/**
+ * At 20, 30, 40 and 50 % and `temps_C`: density kg/m³, heat capacity kJ/(kg K), viscosity mPa s.
+ * Source: sources.glycolProperties.
+ */
 const tables: Readonly<Record<Exclude<FluidKind, 'water'>, Rows>> = {
   'ethylene-glycol': {
     density: [
@@ -128,8 +137,9 @@ const waterProperties: (temp_K: number) => Properties = remembered((temp_K) => {
 })
 
 /**
- * Density, heat capacity and viscosity of what runs in a circuit. Glycol is read from the tables between 0 and 100 °C and up to 50 % by
- * mass, its ends held; below 20 % it is drawn straight to water. Sources: sources.if97, sources.glycolProperties.
+ * Density, heat capacity and viscosity of what runs in a circuit. Glycol is read from the tables
+ * between 0 and 100 °C and up to 50 % by mass, its ends held; below 20 % it is drawn straight to
+ * water. Sources: sources.if97, sources.glycolProperties.
  */
 export function fluidAt(fluid: HeatingFluid, temp_K: number): Properties {
   if (fluid.kind === 'water' || fluid.massFraction <= 0) return waterProperties(temp_K)
@@ -157,7 +167,10 @@ export function fluidAt(fluid: HeatingFluid, temp_K: number): Properties {
 export const fluidDensity_kg_m3 = (fluid: HeatingFluid, temp_K: number): number =>
   fluid.kind === 'water' ? waterDensity_kg_m3(temp_K) : fluidAt(fluid, temp_K).density_kg_m3
 
-/** How much of its volume a fluid grows by between two temperatures, a ratio. Sources: sources.if97, sources.glycolProperties. */
+/**
+ * How much of its volume a fluid grows by between two temperatures, a ratio. Sources: sources.if97,
+ * sources.glycolProperties.
+ */
 export const fluidGrowth = (
   fluid: HeatingFluid,
   { fillTemp_K, maxTemp_K }: { readonly fillTemp_K: number; readonly maxTemp_K: number },

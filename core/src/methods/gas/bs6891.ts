@@ -26,7 +26,10 @@ export const effectiveLength_m = (run: {
   fittingLengths_m.tee * (run.tees ?? 0) +
   fittingLengths_m.bend * (run.bends ?? 0)
 
-/** What the table lets a tube pass, m³/s, at the next longer column; undefined past 30 m or for a size it does not list. Source: sources.bs6891. */
+/**
+ * What the table lets a tube pass, m³/s, at the next longer column; undefined past 30 m or for a
+ * size it does not list. Source: sources.bs6891.
+ */
 export function tableFlow_m3_s({
   outsideDiameter_m,
   length_m,

@@ -10,7 +10,10 @@ interface CapacityTable {
 const steelSizes = ['1/2', '3/4', '1', '1-1/4', '1-1/2', '2', '2-1/2', '3', '4']
 const copperSizes = ['1/4', '3/8', '1/2', '5/8', '3/4', '1', '1-1/4', '1-1/2', '2']
 
-/** Length, ft, and ft³/h by size: schedule 40, natural gas of relative density 0.60. Source: sources.nfpa54Tables. */
+/**
+ * Length, ft, and ft³/h by size: schedule 40, natural gas of relative density 0.60. Source:
+ * sources.nfpa54Tables.
+ */
 const steel05: readonly Row[] = [
   [10, [172, 360, 678, 1390, 2090, 4020, 6400, 11300, 23100]],
   [20, [118, 247, 466, 957, 1430, 2760, 4400, 7780, 15900]],
@@ -60,7 +63,10 @@ const propane05: readonly Row[] = [
 const half_Pa = 0.5 * inchWater_Pa
 const third_Pa = 0.3 * inchWater_Pa
 
-/** Capacity tables by what they are for. Source: sources.nfpa54Tables, from memory; mostly 0.3 to 1.3 % below the equation. */
+/**
+ * Capacity tables by what they are for. Source: sources.nfpa54Tables, from memory; mostly 0.3 to
+ * 1.3 % below the equation.
+ */
 export const capacityTables = {
   'steel-natural-gas': [
     { drop_Pa: half_Pa, sizes: steelSizes, rows: steel05 },
@@ -71,7 +77,10 @@ export const capacityTables = {
 } as const satisfies Record<string, readonly CapacityTable[]>
 export type CapacityTableName = keyof typeof capacityTables
 
-/** A table's figure for a size at a length: its row, or the next longer one; undefined where it lists no such size, drop or length. Never interpolated. */
+/**
+ * A table's figure for a size at a length: its row, or the next longer one; undefined where it
+ * lists no such size, drop or length. Never interpolated.
+ */
 export function tabledFigure(
   name: CapacityTableName,
   {

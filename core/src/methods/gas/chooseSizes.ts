@@ -23,9 +23,10 @@ export type Price = (
 export const metal: Price = (pipe, size) => size.bore_m * Math.max(pipe.length_m, 0.1)
 
 /**
- * Sizes for the free pipes of a gas tree: the cheapest such that every appliance keeps its pressure with all burning and no branch is larger
- * than its feeder. Exact, by {@link chooseTree}. Undefined when even the largest catalogue sizes do not do. Drops by {@link pipeLoss},
- * additive along a path; flows from the loads unless they are given. Source: docs/size-choice.md.
+ * Sizes for the free pipes of a gas tree: the cheapest such that every appliance keeps its pressure
+ * with all burning and no branch is larger than its feeder. Exact, by {@link chooseTree}. Undefined
+ * when even the largest catalogue sizes do not do. Drops by {@link pipeLoss}, additive along a
+ * path; flows from the loads unless they are given. Source: docs/size-choice.md.
  */
 export function chooseSizes(
   pipes: readonly PipeToSize[],

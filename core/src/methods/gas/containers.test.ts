@@ -13,7 +13,8 @@ const of = (more: Partial<Parameters<typeof vaporises_W>[0]> = {}) =>
     ...more,
   }) / btuPerHour_W
 
-// The rule of propane containers, from memory: D × L × K in inches and Btu/h, K = 60 at a fifth full, at 0 °F.
+// The rule of propane containers, from memory: D × L × K in inches and Btu/h, K = 60 at a fifth
+// full, at 0 °F.
 test.each([
   [0.1, 0, 45],
   [0.2, 0, 60],

@@ -11,15 +11,22 @@ export interface PropaneContainers {
   readonly airTemp_K: number
 }
 
-/** Factor K of the rule by how full a container is, each tenth: what of its wall is wetted. Source: sources.containers. */
+/**
+ * Factor K of the rule by how full a container is, each tenth: what of its wall is wetted. Source:
+ * sources.containers.
+ */
 const wetted: readonly number[] = [0, 45, 60, 70, 80, 90, 100]
-/** The rule is stated from here to there; warmer counts as the warmer end, colder gives less and less. */
+/**
+ * The rule is stated from here to there; warmer counts as the warmer end, colder gives less and
+ * less.
+ */
 const [coldest_F, warmest_F] = [-20, 20]
 
 /**
- * Heat that propane containers vaporise at once, W gross: diameter times length in inches, times K by how full, in Btu/h at 0 °F, and in
- * proportion 1 + t/20 to the air in °F. Count, diameter and length above 0, share 0 to 1, else RangeError; a share above 0.6 counts as
- * 0.6, air above 20 °F as 20 °F, and at −20 °F and below nothing comes. Source: sources.containers.
+ * Heat that propane containers vaporise at once, W gross: diameter times length in inches, times K
+ * by how full, in Btu/h at 0 °F, and in proportion 1 + t/20 to the air in °F. Count, diameter and
+ * length above 0, share 0 to 1, else RangeError; a share above 0.6 counts as 0.6, air above 20 °F
+ * as 20 °F, and at −20 °F and below nothing comes. Source: sources.containers.
  */
 export function vaporises_W({
   count,

@@ -22,7 +22,10 @@ const heatSetting: Source = {
   says: 'Heating value: a setting of the practice; the supplier states the real one',
 }
 
-/** Natural gas differs by place; the North American figure is 1 000 Btu/ft³, the low end of the 1 000 to 1 030 in use. */
+/**
+ * Natural gas differs by place; the North American figure is 1 000 Btu/ft³, the low end of the 1
+ * 000 to 1 030 in use.
+ */
 const natural = (grossHeat_J_m3: number, relativeDensity: number): FuelGas => ({
   name: 'natural gas',
   grossHeat_J_m3,

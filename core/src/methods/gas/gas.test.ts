@@ -32,7 +32,8 @@ const british: GasConditions = {
   meterGauge_Pa: 2100,
 }
 
-// Domain 3.7: 199 kBtu/h at 1 020 Btu/ft³, schedule 40; the low-pressure equation of NFPA 54 / IFGC.
+// Domain 3.7: 199 kBtu/h at 1 020 Btu/ft³, schedule 40; the low-pressure equation of NFPA 54 /
+// IFGC.
 test.each([
   [0.622, 10, 0.62],
   [0.622, 20, 1.25],
@@ -297,7 +298,8 @@ describe('the usual ways of sizing', () => {
         if (longest?.cost === undefined || branch?.cost === undefined || here?.cost === undefined)
           return
         expect(branch.cost).toBeLessThanOrEqual(longest.cost + 1e-12)
-        // The longest length keeps every pressure, and bores that only shrink: so it is among what the choice chose from.
+        // The longest length keeps every pressure, and bores that only shrink: so it is among what
+        // the choice chose from.
         const states = solveGasTree(
           sized.map((pipe) => ({ ...pipe, size: longest.sizes.get(pipe.id) as PipeSize })),
           conditions,

@@ -27,7 +27,10 @@ export const gasMethods = ['nfpa54-low', 'darcy', 'renouard'] as const
 export type LowGasMethod = (typeof gasMethods)[number]
 export type GasMethod = LowGasMethod | 'nfpa54-high' | 'isothermal' | 'renouard-medium'
 
-/** Gauge pressure from which the equations for elevated pressure hold: 1.5 psi. Source: sources.nfpa54High. */
+/**
+ * Gauge pressure from which the equations for elevated pressure hold: 1.5 psi. Source:
+ * sources.nfpa54High.
+ */
 export const elevated_Pa = 1.5 * psi_Pa
 const elevatedForms: Readonly<Record<LowGasMethod, GasMethod>> = {
   'nfpa54-low': 'nfpa54-high',
@@ -42,7 +45,10 @@ export const methodAt = (method: LowGasMethod, inletGauge_Pa: number): GasMethod
 export interface GasConditions {
   readonly method: GasMethod
   readonly gas: FuelGas
-  /** Working pressure at the meter, or after the regulator where the stage begins, with the full load on; gauge. */
+  /**
+   * Working pressure at the meter, or after the regulator where the stage begins, with the full
+   * load on; gauge.
+   */
   readonly meterGauge_Pa: number
   readonly atmosphere_Pa: number
 }
@@ -59,7 +65,10 @@ export interface PipeState {
   readonly farGauge_Pa: number
 }
 
-/** Whether a method loses squares of absolute pressure along a pipe, Pa², and not pressure, Pa: that is what adds along a path. */
+/**
+ * Whether a method loses squares of absolute pressure along a pipe, Pa², and not pressure, Pa: that
+ * is what adds along a path.
+ */
 export const inSquares = (method: GasMethod): boolean =>
   method === 'nfpa54-high' || method === 'isothermal' || method === 'renouard-medium'
 
@@ -77,7 +86,10 @@ export const pipeLength_m = (
       )
     : effectiveLength_m({ pipe_m: pipe.length_m, elbows: pipe.elbows, tees: pipe.branchTees })
 
-/** Flow in the pipe itself, m³/s: the reference flow at the pressure it is carried at, 15 °C. Source: sources.idealGas. */
+/**
+ * Flow in the pipe itself, m³/s: the reference flow at the pressure it is carried at, 15 °C.
+ * Source: sources.idealGas.
+ */
 export const carriedFlow_m3_s = (
   reference_m3_s: number,
   { meterGauge_Pa, atmosphere_Pa }: Pick<GasConditions, 'meterGauge_Pa' | 'atmosphere_Pa'>,
@@ -86,8 +98,9 @@ export const carriedFlow_m3_s = (
 type RunOfPipe = Pick<SizedPipe, 'length_m' | 'elbows' | 'branchTees' | 'material'>
 
 /**
- * What one pipe loses by a method, in the measure that adds along a path: Pa, or Pa² where the method goes by squares of absolute pressure.
- * 0 at no flow. Gas properties at the pressure the stage begins with. Sources: sources.nfpa54Low, sources.nfpa54High, sources.colebrook,
+ * What one pipe loses by a method, in the measure that adds along a path: Pa, or Pa² where the
+ * method goes by squares of absolute pressure. 0 at no flow. Gas properties at the pressure the
+ * stage begins with. Sources: sources.nfpa54Low, sources.nfpa54High, sources.colebrook,
  * sources.isothermalPipe, sources.renouard.
  */
 export function pipeLoss(
@@ -99,7 +112,8 @@ export function pipeLoss(
   const { method, gas, atmosphere_Pa, meterGauge_Pa } = conditions
   const length_m = pipeLength_m(pipe, size, method)
   const { bore_m } = size
-  // The equations for low pressure are made for gas at sea level; in thinner air the same heat is more cubic metres and loses more.
+  // The equations for low pressure are made for gas at sea level; in thinner air the same heat is
+  // more cubic metres and loses more.
   const thin = standardAtmosphere_Pa / atmosphere_Pa
   if (method === 'nfpa54-low') return thin * lowDrop_Pa({ flow_m3_s, bore_m, length_m, cr: gas.cr })
   if (method === 'nfpa54-high')
@@ -125,7 +139,8 @@ export function pipeLoss(
     roughness_m: materials[pipe.material].roughness_m,
   }
   const { drop_Pa } = frictionDrop(run, { density_kg_m3, viscosity_Pas: gas.viscosity_Pas })
-  // Isothermal: p1² − p2² = 2 p · (what it would lose at constant density and pressure p); acceleration neglected, as is usual in buildings.
+  // Isothermal: p1² − p2² = 2 p · (what it would lose at constant density and pressure p);
+  // acceleration neglected, as is usual in buildings.
   return method === 'isothermal' ? 2 * (atmosphere_Pa + meterGauge_Pa) * drop_Pa : drop_Pa
 }
 
@@ -154,7 +169,10 @@ export const allowedLoss = (
       Math.max(0, meterGauge_Pa + atmosphere_Pa - dropAllowed_Pa) ** 2
     : dropAllowed_Pa
 
-/** Heat taken beyond each pipe, gross W; a declared share where several burn, but never less than the largest of them. */
+/**
+ * Heat taken beyond each pipe, gross W; a declared share where several burn, but never less than
+ * the largest of them.
+ */
 export function heatBeyond_W<B extends Branch & { readonly load_W: number }>(
   pipes: readonly B[],
   shareRatio = 1,
@@ -171,7 +189,10 @@ export function heatBeyond_W<B extends Branch & { readonly load_W: number }>(
   )
 }
 
-/** Flow through each branch, m³/s at reference: all it feeds, burning together, or the declared share of it. Source: sources.continuity. */
+/**
+ * Flow through each branch, m³/s at reference: all it feeds, burning together, or the declared
+ * share of it. Source: sources.continuity.
+ */
 export const branchFlows = <B extends Branch & { readonly load_W: number }>(
   pipes: readonly B[],
   gas: FuelGas,
@@ -181,7 +202,10 @@ export const branchFlows = <B extends Branch & { readonly load_W: number }>(
     [...heatBeyond_W(pipes, shareRatio)].map(([id, heat_W]) => [id, heat_W / gas.grossHeat_J_m3]),
   )
 
-/** Flow, drop and pressure at the far end of every pipe that hangs on the meter. Flows from the loads unless they are given. */
+/**
+ * Flow, drop and pressure at the far end of every pipe that hangs on the meter. Flows from the
+ * loads unless they are given.
+ */
 export function solveGasTree(
   pipes: readonly SizedPipe[],
   conditions: GasConditions,
@@ -233,8 +257,9 @@ export const longestLength_m = (
 ): number => Math.max(0, ...sumAlong(inOrder(pipes).ordered, (pipe) => pipe.length_m).values())
 
 /**
- * The second verdict of a copper installation on natural gas: every pipe held against the table at the longest effective length.
- * A pipe the table does not cover comes back without a figure. Source: sources.bs6891.
+ * The second verdict of a copper installation on natural gas: every pipe held against the table at
+ * the longest effective length. A pipe the table does not cover comes back without a figure.
+ * Source: sources.bs6891.
  */
 export function tableVerdict(
   pipes: readonly SizedPipe[],
@@ -256,7 +281,9 @@ export function tableVerdict(
   }))
 }
 
-/** Longest way from the meter with its fittings, m, as the table reads it. Source: sources.bs6891. */
+/**
+ * Longest way from the meter with its fittings, m, as the table reads it. Source: sources.bs6891.
+ */
 export const tableLength_m = (pipes: readonly Omit<SizedPipe, 'size'>[]): number =>
   longestLength_m(
     pipes.map((pipe) => ({
@@ -269,7 +296,10 @@ export const tableLength_m = (pipes: readonly Omit<SizedPipe, 'size'>[]): number
     })),
   )
 
-/** Smallest bore that the table lets carry each pipe's flow at the longest effective length, m; nothing where it does not cover. Source: sources.bs6891. */
+/**
+ * Smallest bore that the table lets carry each pipe's flow at the longest effective length, m;
+ * nothing where it does not cover. Source: sources.bs6891.
+ */
 export function tableLeastBores_m(
   pipes: readonly Omit<SizedPipe, 'size'>[],
   gas: FuelGas,

@@ -4,7 +4,10 @@ import { cubicFoot_m3, foot_m, inch_m, inchWater_Pa, psi_Pa } from '../../units/
 const cfh = (flow_m3_s: number) => (flow_m3_s * 3600) / cubicFoot_m3
 const flowOfCfh_m3_s = (figure: number) => (figure * cubicFoot_m3) / 3600
 
-/** Constant of the equation for a gas: relative density, absolute temperature, viscosity; all above 0. Source: sources.nfpa54Low. */
+/**
+ * Constant of the equation for a gas: relative density, absolute temperature, viscosity; all above
+ * 0. Source: sources.nfpa54Low.
+ */
 export function crOfGas(gas: {
   readonly relativeDensity: number
   readonly temp_K: number
@@ -20,7 +23,10 @@ export function crOfGas(gas: {
   )
 }
 
-/** Flow a pipe passes below 1.5 psi, m³/s, for a drop in Pa over a length with fittings. All above 0. Source: sources.nfpa54Low. */
+/**
+ * Flow a pipe passes below 1.5 psi, m³/s, for a drop in Pa over a length with fittings. All above
+ * 0. Source: sources.nfpa54Low.
+ */
 export function lowCapacity_m3_s(run: {
   readonly bore_m: number
   readonly length_m: number
@@ -51,14 +57,18 @@ export function lowBore_m(run: {
   )
 }
 
-/** Drop below 1.5 psi, Pa, along a length with fittings; none at no flow. Bore and Cr above 0. Source: sources.nfpa54Low. */
+/**
+ * Drop below 1.5 psi, Pa, along a length with fittings; none at no flow. Bore and Cr above 0.
+ * Source: sources.nfpa54Low.
+ */
 export function lowDrop_Pa(run: {
   readonly flow_m3_s: number
   readonly bore_m: number
   readonly length_m: number
   readonly cr: number
 }): number {
-  // Asked for thousands of times by a choice of sizes: the sentence is made only where it is needed.
+  // Asked for thousands of times by a choice of sizes: the sentence is made only where it is
+  // needed.
   if (!(run.bore_m > 0 && run.cr > 0 && run.flow_m3_s >= 0 && run.length_m >= 0)) {
     expectAbove0({ bore_m: run.bore_m, cr: run.cr })
     expectNotNegative({ flow_m3_s: run.flow_m3_s, length_m: run.length_m })
@@ -71,7 +81,10 @@ export function lowDrop_Pa(run: {
   )
 }
 
-/** Flow at 1.5 psi and above, m³/s, between absolute pressures; 0 when the outlet is not below the inlet. Source: sources.nfpa54Low. */
+/**
+ * Flow at 1.5 psi and above, m³/s, between absolute pressures; 0 when the outlet is not below the
+ * inlet. Source: sources.nfpa54Low.
+ */
 export function highCapacity_m3_s(run: {
   readonly bore_m: number
   readonly length_m: number
@@ -91,7 +104,10 @@ export function highCapacity_m3_s(run: {
   )
 }
 
-/** What a pipe loses at 1.5 psi and above, as the difference of the squares of absolute pressure, Pa²; none at no flow. Bore, Cr and Y above 0. Source: sources.nfpa54High. */
+/**
+ * What a pipe loses at 1.5 psi and above, as the difference of the squares of absolute pressure,
+ * Pa²; none at no flow. Bore, Cr and Y above 0. Source: sources.nfpa54High.
+ */
 export function highSquares_Pa2(run: {
   readonly flow_m3_s: number
   readonly bore_m: number
@@ -111,5 +127,8 @@ export function highSquares_Pa2(run: {
 /** Equivalent lengths of screwed fittings over the bore. Source: sources.nfpa54Fittings. */
 export const lengthOverBore = { elbow45: 14, elbow: 30, branchTee: 60 } as const
 
-/** Equivalent length of fittings, m, from their length-to-bore ratio and the true bore. Source: sources.nfpa54Fittings. */
+/**
+ * Equivalent length of fittings, m, from their length-to-bore ratio and the true bore. Source:
+ * sources.nfpa54Fittings.
+ */
 export const equivalentLength_m = (ratio: number, bore_m: number): number => ratio * bore_m

@@ -3,10 +3,16 @@ import { cubicFoot_m3, foot_m, inch_m, inchWater_Pa } from '../../units/units'
 
 const perHour = (flow_m3_s: number) => flow_m3_s * 3600
 
-/** Constants of Renouard's two forms as they are mostly printed; other national texts print 25 076 and 51.5. Source: sources.renouard. */
+/**
+ * Constants of Renouard's two forms as they are mostly printed; other national texts print 25 076
+ * and 51.5. Source: sources.renouard.
+ */
 export const renouardConstants = { low: 23200, medium: 48.6 } as const
 
-/** Drop by Renouard's linear form, Pa, up to 0.1 bar; flow over bore below 150 m³/h per mm. Bore above 0, the rest 0 or more, else RangeError. Source: sources.renouard. */
+/**
+ * Drop by Renouard's linear form, Pa, up to 0.1 bar; flow over bore below 150 m³/h per mm. Bore
+ * above 0, the rest 0 or more, else RangeError. Source: sources.renouard.
+ */
 export function renouardLow_Pa({
   flow_m3_s,
   bore_m,
@@ -32,7 +38,10 @@ export function renouardLow_Pa({
   )
 }
 
-/** What a pipe loses by Renouard's quadratic form, as the difference of the squares of absolute pressure, Pa². Bore above 0, else RangeError. Source: sources.renouard. */
+/**
+ * What a pipe loses by Renouard's quadratic form, as the difference of the squares of absolute
+ * pressure, Pa². Bore above 0, else RangeError. Source: sources.renouard.
+ */
 export function renouardSquares_Pa2({
   flow_m3_s,
   bore_m,
@@ -58,7 +67,10 @@ export function renouardSquares_Pa2({
   )
 }
 
-/** Outlet pressure by Renouard's quadratic form, absolute Pa; undefined where the pipe cannot pass the flow. Bore and inlet above 0, else RangeError. Source: sources.renouard. */
+/**
+ * Outlet pressure by Renouard's quadratic form, absolute Pa; undefined where the pipe cannot pass
+ * the flow. Bore and inlet above 0, else RangeError. Source: sources.renouard.
+ */
 export function renouardMediumAbs_Pa({
   flow_m3_s,
   bore_m,
@@ -81,7 +93,10 @@ export function renouardMediumAbs_Pa({
   return squared_Pa2 < 0 ? undefined : Math.sqrt(squared_Pa2)
 }
 
-/** Flow by Pole's formula, m³/s: one friction factor for all, optimistic in small copper. All above 0, else RangeError. Source: sources.pole. */
+/**
+ * Flow by Pole's formula, m³/s: one friction factor for all, optimistic in small copper. All above
+ * 0, else RangeError. Source: sources.pole.
+ */
 export function poleFlow_m3_s(run: {
   readonly bore_m: number
   readonly drop_Pa: number
@@ -98,7 +113,10 @@ export function poleFlow_m3_s(run: {
   )
 }
 
-/** Flow by Spitzglass's low-pressure formula, m³/s. All above 0, else RangeError. Source: sources.spitzglass. */
+/**
+ * Flow by Spitzglass's low-pressure formula, m³/s. All above 0, else RangeError. Source:
+ * sources.spitzglass.
+ */
 export function spitzglassFlow_m3_s(run: {
   readonly bore_m: number
   readonly drop_Pa: number

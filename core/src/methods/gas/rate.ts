@@ -1,6 +1,9 @@
 import { atMost, expectAbove0 } from '../../answer/expect'
 
-/** What a meter says a burner takes: gas volume over time. Gross W, and the flow; volume, time and heat above 0, else RangeError. Without a correction. Source: sources.idealGas. */
+/**
+ * What a meter says a burner takes: gas volume over time. Gross W, and the flow; volume, time and
+ * heat above 0, else RangeError. Without a correction. Source: sources.idealGas.
+ */
 export function clockedInput({
   volume_m3,
   time_s,
@@ -19,7 +22,10 @@ export function clockedInput({
   }
 }
 
-/** Reference volume for a metered one, a ratio: pressures absolute, kelvin, ideal gas. Source: sources.idealGas. */
+/**
+ * Reference volume for a metered one, a ratio: pressures absolute, kelvin, ideal gas. Source:
+ * sources.idealGas.
+ */
 export const meterCorrection = ({
   gasGauge_Pa,
   atmosphere_Pa,
@@ -65,7 +71,10 @@ const [second, low, butane, propane] = [
   [29, 25, 35],
   [37, 25, 45],
 ] as const
-/** Test gases: heat at 15 °C and 1013.25 mbar, density relative to air, and test pressures, gauge. Source: sources.en437. */
+/**
+ * Test gases: heat at 15 °C and 1013.25 mbar, density relative to air, and test pressures, gauge.
+ * Source: sources.en437.
+ */
 export const testGases: Readonly<Record<string, TestGas>> = {
   G20: gas(34.02, 37.78, 0.555, second),
   G21: gas(41.01, 45.28, 0.684, second),
@@ -95,7 +104,10 @@ export function workingPressureUk({
   }
 }
 
-/** How far a regulator rises when nothing burns, Pa and as a share of the running pressure. Running above 0, else RangeError. Source: sources.arithmetic. */
+/**
+ * How far a regulator rises when nothing burns, Pa and as a share of the running pressure. Running
+ * above 0, else RangeError. Source: sources.arithmetic.
+ */
 export function lockUp({
   staticGauge_Pa,
   runningGauge_Pa,
@@ -110,7 +122,10 @@ export function lockUp({
   }
 }
 
-/** Input of an injector on another gas or at another pressure, W: with the Wobbe index, and the root of the gauge pressure. All above 0. Source: sources.en437. */
+/**
+ * Input of an injector on another gas or at another pressure, W: with the Wobbe index, and the root
+ * of the gauge pressure. All above 0. Source: sources.en437.
+ */
 export const scaledInput_W = ({
   input_W,
   fromWobbe_J_m3,
@@ -125,6 +140,9 @@ export const scaledInput_W = ({
   readonly toGauge_Pa: number
 }): number => input_W * (toWobbe_J_m3 / fromWobbe_J_m3) * Math.sqrt(toGauge_Pa / fromGauge_Pa)
 
-/** Energy that a bill counts for a metered volume, J. Source: sources.idealGas with the bill's own factor. */
+/**
+ * Energy that a bill counts for a metered volume, J. Source: sources.idealGas with the bill's own
+ * factor.
+ */
 export const billedEnergy_J = (volume_m3: number, factor: number, grossHeat_J_m3: number): number =>
   volume_m3 * factor * grossHeat_J_m3

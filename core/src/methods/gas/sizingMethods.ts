@@ -21,9 +21,11 @@ export interface MethodSizes {
 }
 
 /**
- * The sizes of a tree by the longest-length and the branch method beside those it has. Longest length: every pipe carries its flow over the
- * longest way to any appliance within the whole allowance. Branch: over the longest way to an appliance beyond that pipe. Lengths with fittings
- * in the sizes the tree has. Where the British table is asked it must carry the flow too. Sources: sources.nfpa54Low, sources.bs6891, sources.colebrook.
+ * The sizes of a tree by the longest-length and the branch method beside those it has. Longest
+ * length: every pipe carries its flow over the longest way to any appliance within the whole
+ * allowance. Branch: over the longest way to an appliance beyond that pipe. Lengths with fittings
+ * in the sizes the tree has. Where the British table is asked it must carry the flow too. Sources:
+ * sources.nfpa54Low, sources.bs6891, sources.colebrook.
  */
 export function sizesByMethods(
   pipes: readonly SizedPipe[],

@@ -203,11 +203,13 @@ test('sizes are chosen stage by stage, and every end keeps its pressure', () => 
   for (const one of free)
     if (one.dropAllowed_Pa !== undefined)
       expect(states.get(one.id)?.dropTo_Pa).toBeLessThanOrEqual(one.dropAllowed_Pa * (1 + 1e-9))
-  // Two pounds carry far more than inches of water: the first stage is no larger than what it feeds.
+  // Two pounds carry far more than inches of water: the first stage is no larger than what it
+  // feeds.
   expect(sizes?.get('first')?.bore_m).toBeLessThanOrEqual(sizes?.get('a')?.bore_m ?? 0)
 })
 
-// NFPA 54 / IFGC table for corrugated stainless tubing, 0.5 in wc, from memory: 10 ft of EHD 18 pass 82 cfh, EHD 30 pass 330; 25 ft about 0.64 of it.
+// NFPA 54 / IFGC table for corrugated stainless tubing, 0.5 in wc, from memory: 10 ft of EHD 18
+// pass 82 cfh, EHD 30 pass 330; 25 ft about 0.64 of it.
 test.each([
   ['EHD 18', 82],
   ['EHD 30', 330],

@@ -73,7 +73,10 @@ export interface StagedState extends PipeState {
   readonly conditions: GasConditions
 }
 
-/** Flow, drop and pressure of every pipe, each in its stage. Drops count from where the stage begins. */
+/**
+ * Flow, drop and pressure of every pipe, each in its stage. Drops count from where the stage
+ * begins.
+ */
 export function solveStages(
   pipes: readonly (SizedPipe & Regulated)[],
   supply: StagedSupply,
@@ -90,7 +93,10 @@ export function solveStages(
   return inOrder(pipes).ordered.flatMap((pipe) => states.get(pipe.id) ?? [])
 }
 
-/** Cheapest sizes, stage by stage: what a stage costs does not touch another, since its flows and its first pressure are its own. Undefined where even the largest do not do. */
+/**
+ * Cheapest sizes, stage by stage: what a stage costs does not touch another, since its flows and
+ * its first pressure are its own. Undefined where even the largest do not do.
+ */
 export function chooseStages(
   pipes: readonly (PipeToSize & Regulated)[],
   supply: StagedSupply,

@@ -4,7 +4,8 @@ import { pipeDrop_Pa } from './network'
 import { sizeNamed } from '../materials/pipes'
 import { foot_m, standardAtmosphere_Pa } from '../../units/units'
 
-// The same heat at 8,500 ft is 1.37 times the gas: standard over local pressure (US Standard Atmosphere 1976).
+// The same heat at 8,500 ft is 1.37 times the gas: standard over local pressure (US Standard
+// Atmosphere 1976).
 test.each(['nfpa54-low', 'renouard'] as const)(
   'by %s a pipe at 8,500 ft loses 1.37 times what it loses at the sea',
   (method) => {

@@ -1,4 +1,7 @@
-/** Heat loss per floor area by when a building was built, W/m². No source: a rough figure to begin with, never to design on; a room-by-room loss replaces it. */
+/**
+ * Heat loss per floor area by when a building was built, W/m². No source: a rough figure to begin
+ * with, never to design on; a room-by-room loss replaces it.
+ */
 export const lossPerArea_W_m2 = {
   'before-1940': 130,
   '1940-1975': 110,
@@ -18,6 +21,9 @@ export const ageWords: Readonly<Record<BuildingAge, string>> = {
   'after-2010': 'after 2010',
 }
 
-/** A quick estimate, W: floor area in m², 0 or more, by age. Marked an estimate wherever it shows. Source: sources.heatEstimate. */
+/**
+ * A quick estimate, W: floor area in m², 0 or more, by age. Marked an estimate wherever it shows.
+ * Source: sources.heatEstimate.
+ */
 export const estimatedLoad_W = (area_m2: number, age: BuildingAge): number =>
   Math.max(0, area_m2) * lossPerArea_W_m2[age]

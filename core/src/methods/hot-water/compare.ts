@@ -3,7 +3,9 @@ import { drawBand, flowForRise_m3_s, powerForFlow_W, reheatTime_s } from './heat
 import type { StoreModel } from './store'
 import { simulateReheat } from './drawOff'
 
-/** An option's figures with everything known that its comparison needs; whole option, not one unit. */
+/**
+ * An option's figures with everything known that its comparison needs; whole option, not one unit.
+ */
 export interface OptionFigures {
   readonly input_W: number
   readonly hotWater_W: number
@@ -56,7 +58,10 @@ export interface Comparison {
   readonly cyclesBelowRatio?: number
 }
 
-/** Layers and step of the comparison's reheat, coarse enough to run while one types; the page's own run is finer. */
+/**
+ * Layers and step of the comparison's reheat, coarse enough to run while one types; the page's own
+ * run is finer.
+ */
 const comparedNodes = 20
 const comparedStep_s = 10
 
@@ -64,7 +69,10 @@ type SimulatedReheat = ReturnType<typeof simulateReheat>
 const remembered = new Map<string, SimulatedReheat>()
 const mostRemembered = 64
 
-/** The same store reheats the same: a job is solved at every keystroke, and few of them touch its stores. */
+/**
+ * The same store reheats the same: a job is solved at every keystroke, and few of them touch its
+ * stores.
+ */
 function rememberedReheat(
   store: StoreModel,
   boiler_W: number,
@@ -78,10 +86,15 @@ function rememberedReheat(
   return remembered.get(key)
 }
 
-/** Bore of the cold inlet of a store that nobody has read, a pipe of 25 mm with its bend. Assumed. */
+/**
+ * Bore of the cold inlet of a store that nobody has read, a pipe of 25 mm with its bend. Assumed.
+ */
 const usualInlet_m = 0.025
 
-/** A store of an option as the simulation takes it. Heights of coil and sensor: assumed, the maker's drawing wins. */
+/**
+ * A store of an option as the simulation takes it. Heights of coil and sensor: assumed, the maker's
+ * drawing wins.
+ */
 export const storeModelOf = (
   figures: OptionFigures,
   conditions: ComparisonConditions,
@@ -119,7 +132,10 @@ export const storeModelOf = (
     : {}),
 })
 
-/** What an option gives on the coldest water. Closed forms beside one simulated reheat. Sources: sources.heatBalance, sources.layeredStore. */
+/**
+ * What an option gives on the coldest water. Closed forms beside one simulated reheat. Sources:
+ * sources.heatBalance, sources.layeredStore.
+ */
 export function compareOption(
   figures: OptionFigures,
   conditions: ComparisonConditions,

@@ -72,7 +72,10 @@ export interface Reheat {
 
 export interface DrawOffResult {
   readonly samples: readonly DrawSample[]
-  /** By outlet: when it first ran below the usable temperature, after how long open, and its coldest. */
+  /**
+   * By outlet: when it first ran below the usable temperature, after how long open, and its
+   * coldest.
+   */
   readonly outlets: readonly {
     readonly id: string
     readonly fellAt_s?: number
@@ -96,8 +99,9 @@ const heat_J_m3K = tradeDensity_kg_m3 * tradeSpecificHeat_J_kgK
 const mostSamples = 1400
 
 /**
- * Runs a pattern of draws on a source of hot water, second by second. Outlets mix to what they want, or run at the source's temperature when
- * that is lower. `tell` hears how far it is, 0 to 1. Source: sources.layeredStore, sources.heatBalance.
+ * Runs a pattern of draws on a source of hot water, second by second. Outlets mix to what they
+ * want, or run at the source's temperature when that is lower. `tell` hears how far it is, 0 to 1.
+ * Source: sources.layeredStore, sources.heatBalance.
  */
 export function simulateDraws(model: DrawOffModel, tell?: (share: number) => void): DrawOffResult {
   const store =
@@ -219,7 +223,10 @@ export function simulateDraws(model: DrawOffModel, tell?: (share: number) => voi
 
 type Running = readonly (readonly [outlet: number, open: number])[]
 
-/** Which outlets are open at a step and how many of each, found by events and not by trying each one. */
+/**
+ * Which outlets are open at a step and how many of each, found by events and not by trying each
+ * one.
+ */
 function openings(model: DrawOffModel, steps: number): (step: number) => Running {
   const changes = new Map<number, [number, number][]>()
   const index = new Map(model.outlets.map((outlet, i) => [outlet.id, i]))
@@ -248,7 +255,10 @@ function openings(model: DrawOffModel, steps: number): (step: number) => Running
   }
 }
 
-/** What a heater without a store gives: its setting, or what its power makes of the hot flow; cold below its least flow. */
+/**
+ * What a heater without a store gives: its setting, or what its power makes of the hot flow; cold
+ * below its least flow.
+ */
 function instantTemp_K(model: DrawOffModel, running: Running, cut: number): number {
   if (model.source.kind !== 'instantaneous') return 0
   const { power_W, setTemp_K, coldTemp_K, leastFlow_m3_s } = model.source
@@ -263,13 +273,14 @@ function instantTemp_K(model: DrawOffModel, running: Running, cut: number): numb
   )
   const all_m3_s = sumOf((outlet) => outlet.flow_m3_s)
   if (all_m3_s < leastFlow_m3_s) return coldTemp_K
-  // It holds its setting while the heat asked for is there; past it the mixing valves are full hot and the temperature falls.
+  // It holds its setting while the heat asked for is there; past it the mixing valves are full hot
+  // and the temperature falls.
   return heat_W <= power_W ? setTemp_K : coldTemp_K + power_W / (all_m3_s * heat_J_m3K)
 }
 
 /**
- * Reheats a cold store with nothing drawn, to the setting at the sensor: seconds, and how much hotter the top is than the bottom then.
- * Undefined when it is not reached within a day.
+ * Reheats a cold store with nothing drawn, to the setting at the sensor: seconds, and how much
+ * hotter the top is than the bottom then. Undefined when it is not reached within a day.
  */
 export function simulateReheat(
   store: StoreModel,

@@ -1,7 +1,10 @@
 import { expectAbove0, expectNotNegative } from '../../answer/expect'
 import { btu_J, usGallon_m3 } from '../../units/units'
 
-/** Heat that a volume of water takes per kelvin at the trade's round figures: 4 180 J/(kg K) and 1 kg/L. Source: sources.trade. */
+/**
+ * Heat that a volume of water takes per kelvin at the trade's round figures: 4 180 J/(kg K) and 1
+ * kg/L. Source: sources.trade.
+ */
 export const tradeSpecificHeat_J_kgK = 4180
 export const tradeDensity_kg_m3 = 1000
 
@@ -16,8 +19,9 @@ const heat_J_m3K = ({
 }: WaterFigures): number => density_kg_m3 * specificHeat_J_kgK
 
 /**
- * Seconds to heat a store: m·c·dT over the net power. Volume above 0, hot above cold, else RangeError; efficiency 0 to 1, standing loss in W
- * held constant. Undefined when the loss eats the power and it never gets there. Source: sources.heatBalance.
+ * Seconds to heat a store: m·c·dT over the net power. Volume above 0, hot above cold, else
+ * RangeError; efficiency 0 to 1, standing loss in W held constant. Undefined when the loss eats the
+ * power and it never gets there. Source: sources.heatBalance.
  */
 export function reheatTime_s({
   volume_m3,
@@ -42,8 +46,8 @@ export function reheatTime_s({
 }
 
 /**
- * Flow that a power heats through a rise, m³/s. Rise above 0, else RangeError. `rule` 'us' is the trade's 500: Btu/h = 500 gpm °F.
- * Source: sources.heatBalance; the 500 sources.trade.
+ * Flow that a power heats through a rise, m³/s. Rise above 0, else RangeError. `rule` 'us' is the
+ * trade's 500: Btu/h = 500 gpm °F. Source: sources.heatBalance; the 500 sources.trade.
  */
 export function flowForRise_m3_s({
   power_W,
@@ -64,14 +68,20 @@ export function flowForRise_m3_s({
   return (power_W * efficiencyRatio) / (heat_J_m3K(water) * rise_K)
 }
 
-/** Power that a flow needs for a rise, W: the inverse of {@link flowForRise_m3_s}. Source: sources.heatBalance. */
+/**
+ * Power that a flow needs for a rise, W: the inverse of {@link flowForRise_m3_s}. Source:
+ * sources.heatBalance.
+ */
 export const powerForFlow_W = (
   flow_m3_s: number,
   rise_K: number,
   water: WaterFigures = {},
 ): number => flow_m3_s * heat_J_m3K(water) * rise_K
 
-/** Recovery by the North American rule, m³/s: gal/h = Btu/h over 8.33 °F. Rise above 0, else RangeError. Source: sources.trade. */
+/**
+ * Recovery by the North American rule, m³/s: gal/h = Btu/h over 8.33 °F. Rise above 0, else
+ * RangeError. Source: sources.trade.
+ */
 export function recoveryUs_m3_s({
   power_W,
   rise_K,
@@ -86,7 +96,10 @@ export function recoveryUs_m3_s({
   return (gallons_h * usGallon_m3) / 3600
 }
 
-/** Volume given in the first hour, m³: the usable part of the store and an hour's recovery. Source: sources.trade. */
+/**
+ * Volume given in the first hour, m³: the usable part of the store and an hour's recovery. Source:
+ * sources.trade.
+ */
 export const firstHour_m3 = ({
   store_m3,
   usableRatio,
@@ -98,8 +111,8 @@ export const firstHour_m3 = ({
 }): number => store_m3 * usableRatio + recovery_m3_s * 3600
 
 /**
- * How a mixed flow is made of hot and cold, by mass; the hot part 0 to 1. Undefined when the mixed temperature does not lie between the two.
- * Source: sources.heatBalance.
+ * How a mixed flow is made of hot and cold, by mass; the hot part 0 to 1. Undefined when the mixed
+ * temperature does not lie between the two. Source: sources.heatBalance.
  */
 export function mixingRatio({
   hotTemp_K,
@@ -115,7 +128,10 @@ export function mixingRatio({
   return (mixedTemp_K - coldTemp_K) / (hotTemp_K - coldTemp_K)
 }
 
-/** Mixed water in a full store with nothing reheated, m³ (the V40 form of EN 16147 and EN 12897). Source: sources.heatBalance. */
+/**
+ * Mixed water in a full store with nothing reheated, m³ (the V40 form of EN 16147 and EN 12897).
+ * Source: sources.heatBalance.
+ */
 export function mixedDraw_m3({
   store_m3,
   usableRatio,
@@ -132,8 +148,9 @@ export function mixedDraw_m3({
 }
 
 /**
- * Store that a peak needs beside its heater: hot water wanted, made meanwhile, and the store for the rest, m³. Not above 0: the heater alone
- * is enough. Undefined when the mixed temperature is not between cold and hot. Source: sources.heatBalance.
+ * Store that a peak needs beside its heater: hot water wanted, made meanwhile, and the store for
+ * the rest, m³. Not above 0: the heater alone is enough. Undefined when the mixed temperature is
+ * not between cold and hot. Source: sources.heatBalance.
  */
 export function storeForPeak({
   mixed_m3,
@@ -163,15 +180,19 @@ export function storeForPeak({
   return { needed_m3, made_m3, store_m3: (needed_m3 - made_m3) / usableRatio }
 }
 
-/** Seconds that a draw lasts when heat goes in meanwhile: from a fully mixed store (least) to perfect layers (most). */
+/**
+ * Seconds that a draw lasts when heat goes in meanwhile: from a fully mixed store (least) to
+ * perfect layers (most).
+ */
 export interface DrawBand {
   readonly least_s: number
   readonly most_s: number
 }
 
 /**
- * How long a mixed draw lasts on a store that is being heated: between a fully mixed store, which ends when it has fallen to the mixed
- * temperature, and perfect layers, which give all their heat above cold. Infinity when the heater keeps up. Source: sources.heatBalance.
+ * How long a mixed draw lasts on a store that is being heated: between a fully mixed store, which
+ * ends when it has fallen to the mixed temperature, and perfect layers, which give all their heat
+ * above cold. Infinity when the heater keeps up. Source: sources.heatBalance.
  */
 export function drawBand({
   store_m3,

@@ -217,7 +217,8 @@ describe('the layered store', () => {
     }
     expect(Math.abs(at_s / (0.2 / perMinute(10)) - 1)).toBeLessThan(0.01)
   })
-  // Common practice, no source: seven to nine tenths of a store come out hot before it has fallen by 15 K, the less the faster one draws.
+  // Common practice, no source: seven to nine tenths of a store come out hot before it has fallen
+  // by 15 K, the less the faster one draws.
   describe('with a usual cold inlet', () => {
     const usable = (volume_m3: number, flow: number, nodes: number): number => {
       const inlet = { bore_m: 0.025 }

@@ -11,8 +11,9 @@ export interface LaggedPipe {
 }
 
 /**
- * Heat lost by a metre of pipe, W/m: lagging and surface in series, water film and wall neglected. Diameter and coefficients above 0,
- * insulation 0 or more, else RangeError. Source: sources.pipeLoss.
+ * Heat lost by a metre of pipe, W/m: lagging and surface in series, water film and wall neglected.
+ * Diameter and coefficients above 0, insulation 0 or more, else RangeError. Source:
+ * sources.pipeLoss.
  */
 export function pipeLoss_W_m(
   pipe: LaggedPipe,
@@ -34,8 +35,9 @@ export function pipeLoss_W_m(
 }
 
 /**
- * Flow that keeps a secondary return within a temperature drop. Loss 0 or more, drop above 0, else RangeError; mass flow needs the specific
- * heat, volume flow the density too; the US rule of 500 gives volume alone. Source: sources.heatBalance.
+ * Flow that keeps a secondary return within a temperature drop. Loss 0 or more, drop above 0, else
+ * RangeError; mass flow needs the specific heat, volume flow the density too; the US rule of 500
+ * gives volume alone. Source: sources.heatBalance.
  */
 export function loopFlow({
   loss_W,
@@ -61,7 +63,10 @@ export function loopFlow({
 /** Longest wait for hot water at an outlet, s. Source: sources.en806Wait. */
 export const longestWait_s = 30
 
-/** Water standing in a dead leg, m³, and the seconds until it has run off at a flow (plug flow). Flow above 0, else RangeError. Source: sources.arithmetic. */
+/**
+ * Water standing in a dead leg, m³, and the seconds until it has run off at a flow (plug flow).
+ * Flow above 0, else RangeError. Source: sources.arithmetic.
+ */
 export function deadLeg(
   segments: readonly { readonly bore_m: number; readonly length_m: number }[],
   flow_m3_s: number,

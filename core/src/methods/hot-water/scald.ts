@@ -1,6 +1,8 @@
 import { toSi } from '../../units/units'
 
-/** Seconds to a full-thickness burn of adult skin, hottest last. Source: sources.scald, from memory. */
+/**
+ * Seconds to a full-thickness burn of adult skin, hottest last. Source: sources.scald, from memory.
+ */
 export const scaldPoints = (
   [
     [120, 300],
@@ -11,8 +13,9 @@ export const scaldPoints = (
 ).map(([fahrenheit, time_s]) => ({ temp_K: toSi(fahrenheit, 'F'), time_s }))
 
 /**
- * Seconds that water of a temperature takes to scald adult skin: the leaflet's points, log of time linear in temperature between them.
- * Undefined outside 48.9 to 65.6 °C, which the leaflet does not cover. Children and the old burn sooner. Source: sources.scald.
+ * Seconds that water of a temperature takes to scald adult skin: the leaflet's points, log of time
+ * linear in temperature between them. Undefined outside 48.9 to 65.6 °C, which the leaflet does not
+ * cover. Children and the old burn sooner. Source: sources.scald.
  */
 export function scaldTime_s(temp_K: number): number | undefined {
   const exact = scaldPoints.find((point) => Math.abs(point.temp_K - temp_K) <= 0.01)

@@ -2,22 +2,35 @@ import { expectAbove0, expectNotNegative } from '../../answer/expect'
 import { gravity_m_s2 } from '../../units/units'
 import { tradeDensity_kg_m3, tradeSpecificHeat_J_kgK } from './heating'
 
-/** A step is cut into so many parts at the most, so that no layer is changed more than once in one: a thimble on a boiler would never end. Assumed. */
+/**
+ * A step is cut into so many parts at the most, so that no layer is changed more than once in one:
+ * a thimble on a boiler would never end. Assumed.
+ */
 export const mostParts = 40
 
-/** Temperature difference at which coils are rated and at which standing losses are stated here. No source: common test conditions, as remembered; the maker's sheet wins. */
+/**
+ * Temperature difference at which coils are rated and at which standing losses are stated here. No
+ * source: common test conditions, as remembered; the maker's sheet wins.
+ */
 export const coilRatingDifference_K = 35
 export const lossDifference_K = 45
-/** Fall of the primary across the coil at full output that the boiler's flow is set for. Source: sources.trade. */
+/**
+ * Fall of the primary across the coil at full output that the boiler's flow is set for. Source:
+ * sources.trade.
+ */
 export const primaryDrop_K = 15
-/** Effective conductivity of standing water, wall and all. Assumed: water's own is 0.6 W/(m K), the shell carries more. */
+/**
+ * Effective conductivity of standing water, wall and all. Assumed: water's own is 0.6 W/(m K), the
+ * shell carries more.
+ */
 const conductivity_W_mK = 1
 /** Height of a store over its diameter. Assumed: tall stores layer better. */
 const slenderness = 2.5
 
 /**
- * Excess of a plume over the water it rises through, K: it goes with power^(2/3) and the height it has to entrain over, volume^(-5/9)
- * (B. R. Morton, G. Taylor and J. S. Turner, Proc. R. Soc. A 234 (1956), as remembered). The figure it is tied to is assumed: 10 K for 20 kW in 150 L.
+ * Excess of a plume over the water it rises through, K: it goes with power^(2/3) and the height it
+ * has to entrain over, volume^(-5/9) (B. R. Morton, G. Taylor and J. S. Turner, Proc. R. Soc. A 234
+ * (1956), as remembered). The figure it is tied to is assumed: 10 K for 20 kW in 150 L.
  */
 const plumeExcess_K = (power_W: number, volume_m3: number): number =>
   10 * (power_W / 20000) ** (2 / 3) * (volume_m3 / 0.15) ** (-5 / 9)
@@ -48,11 +61,16 @@ export interface StoreModel {
   readonly standingLoss_W: number
   readonly roomTemp_K: number
   readonly coldTemp_K: number
-  /** What becomes of heated water: it rises as a plume to where it floats, or mixes with all above it that is colder. */
+  /**
+   * What becomes of heated water: it rises as a plume to where it floats, or mixes with all above
+   * it that is colder.
+   */
   readonly plume: 'rises' | 'mixes'
   /** Bore of the cold inlet, where its jet mixes; none is the ideal inlet that mixes nothing. */
   readonly inlet?: { readonly bore_m: number }
-  /** Secondary return: its flow and what the loop loses at {@link lossDifference_K} above the room. */
+  /**
+   * Secondary return: its flow and what the loop loses at {@link lossDifference_K} above the room.
+   */
   readonly loop?: {
     readonly flow_m3_s: number
     readonly loss_W: number
@@ -78,12 +96,16 @@ export interface StoreStep {
 
 /** How much lighter water is for a kelvin, about 35 °C. Source: sources.if97, rounded. */
 const expansion_1_K = 3.5e-4
-/** Below the inlet and round it nothing comes out hot however slowly one draws, share of the height. Assumed. */
+/**
+ * Below the inlet and round it nothing comes out hot however slowly one draws, share of the height.
+ * Assumed.
+ */
 const stillShare = 0.1
 
 /**
- * Correction of first-order upwind at a face, by the limiter of van Leer (J. Comput. Phys. 14 (1974) 361): a front keeps its shape however
- * many layers there are, and nothing overshoots. `below` and `above` are the steps of temperature to either side.
+ * Correction of first-order upwind at a face, by the limiter of van Leer (J. Comput. Phys. 14
+ * (1974) 361): a front keeps its shape however many layers there are, and nothing overshoots.
+ * `below` and `above` are the steps of temperature to either side.
  */
 function upwindShare(below: number, above: number, courant: number): number {
   if (below * above <= 0) return 0
@@ -93,10 +115,12 @@ function upwindShare(below: number, above: number, courant: number): number {
 const heat_J_m3K = tradeDensity_kg_m3 * tradeSpecificHeat_J_kgK
 
 /**
- * A store in layers: water drawn from the top moves every layer up by as much, cold enters at the bottom; a coil gives each layer it passes
- * what its share of UA allows, the primary cooling on its way down; what is heated rises as a plume to the layer it floats at and pushes as
- * much down; a layer warmer than the one above mixes with it at once; layers conduct, and lose heat to the room. The jet of the cold inlet mixes the bottom. Constant heat capacity.
- * Volume above 0, nodes 1 to 400, else RangeError. Source: sources.layeredStore.
+ * A store in layers: water drawn from the top moves every layer up by as much, cold enters at the
+ * bottom; a coil gives each layer it passes what its share of UA allows, the primary cooling on its
+ * way down; what is heated rises as a plume to the layer it floats at and pushes as much down; a
+ * layer warmer than the one above mixes with it at once; layers conduct, and lose heat to the room.
+ * The jet of the cold inlet mixes the bottom. Constant heat capacity. Volume above 0, nodes 1 to
+ * 400, else RangeError. Source: sources.layeredStore.
  */
 export class Store {
   readonly temps_K: Float64Array
@@ -155,7 +179,10 @@ export class Store {
     return Math.min(this.model.nodes - 1, Math.max(0, Math.floor(height * this.model.nodes)))
   }
 
-  /** Moves on by `step_s` while so much hot water is drawn from the top, m³/s, and so much power is there for hot water, W. */
+  /**
+   * Moves on by `step_s` while so much hot water is drawn from the top, m³/s, and so much power is
+   * there for hot water, W.
+   */
   advance(step_s: number, draw_m3_s: number, available_W: number): StoreStep {
     const loop_m3_s = this.model.loop?.flow_m3_s ?? 0
     const heater_W =
@@ -208,7 +235,10 @@ export class Store {
     if (drawn > 0) this.mixInlet(draw_m3_s)
   }
 
-  /** Water moves up through every face, in layers' worth: what is drawn from the bottom on, what is looped from where it comes back. */
+  /**
+   * Water moves up through every face, in layers' worth: what is drawn from the bottom on, what is
+   * looped from where it comes back.
+   */
   private carry(drawn: number, looped: number, entry: number): void {
     const { temps_K } = this
     const { nodes, coldTemp_K } = this.model
@@ -229,8 +259,9 @@ export class Store {
   }
 
   /**
-   * Cold water shot in at the bottom rises as a fountain and takes the water round it with it: z = 1.85 · M^(3/4) · B^(−1/2), momentum
-   * and buoyancy of the jet (J. S. Turner, J. Fluid Mech. 26 (1966) 779, as remembered). Up to there the store is one water.
+   * Cold water shot in at the bottom rises as a fountain and takes the water round it with it: z =
+   * 1.85 · M^(3/4) · B^(−1/2), momentum and buoyancy of the jet (J. S. Turner, J. Fluid Mech. 26
+   * (1966) 779, as remembered). Up to there the store is one water.
    */
   private mixInlet(draw_m3_s: number): void {
     const { inlet, volume_m3, coldTemp_K, nodes } = this.model
@@ -273,7 +304,10 @@ export class Store {
     return this.heatByCoil(heater, Math.min(heater.boiler_W, available_W), step_s)
   }
 
-  /** The primary enters at the coil's top; its temperature is the flow setting, or lower where the boiler cannot hold it. */
+  /**
+   * The primary enters at the coil's top; its temperature is the flow setting, or lower where the
+   * boiler cannot hold it.
+   */
   private heatByCoil(
     coil: Extract<StoreHeater, { kind: 'coil' }>,
     boiler_W: number,
@@ -307,7 +341,10 @@ export class Store {
     return { power_W, primaryTemp_K: flow_K }
   }
 
-  /** Heat into a layer: into its water, or into a plume that leaves it that much hotter. Plumes are gathered here and move in {@link rise}. */
+  /**
+   * Heat into a layer: into its water, or into a plume that leaves it that much hotter. Plumes are
+   * gathered here and move in {@link rise}.
+   */
   private add(node: number, power_W: number, step_s: number, excess_K: number): void {
     const { temps_K, down_m3, gain_Km3 } = this
     const last = this.model.nodes - 1
@@ -326,7 +363,10 @@ export class Store {
     for (let i = node; i < to; i++) down_m3[i] = (down_m3[i] ?? 0) + moved_m3
   }
 
-  /** The gathered plumes arrive, and as much water sinks in their place through every layer they rose past. */
+  /**
+   * The gathered plumes arrive, and as much water sinks in their place through every layer they
+   * rose past.
+   */
   private rise(): void {
     const { temps_K, down_m3, gain_Km3, node_m3 } = this
     let sank = 0
@@ -342,7 +382,10 @@ export class Store {
     gain_Km3.fill(0)
   }
 
-  /** Losses, conduction between layers, and layers that would lie the wrong way up mixed until none does. */
+  /**
+   * Losses, conduction between layers, and layers that would lie the wrong way up mixed until none
+   * does.
+   */
   private settle(step_s: number): void {
     const { temps_K, energy } = this
     const { nodes, roomTemp_K } = this.model

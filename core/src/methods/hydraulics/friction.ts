@@ -1,12 +1,18 @@
 import { expectAbove0, expectNotNegative } from '../../answer/expect'
 
-/** Reynolds number up to which flow counts as laminar. Source: common practice, no source; the texts give 2 000 to 2 320. */
+/**
+ * Reynolds number up to which flow counts as laminar. Source: common practice, no source; the texts
+ * give 2 000 to 2 320.
+ */
 export const laminarReynolds = 2300
 
 /** Darcy friction factor of laminar flow, 64/Re. Reynolds above 0. */
 export const laminarFactor = (reynolds: number): number => 64 / reynolds
 
-/** Darcy friction factor after Swamee and Jain; up to 3 % from Colebrook–White. Reynolds above 0. Source: sources.swameeJain. */
+/**
+ * Darcy friction factor after Swamee and Jain; up to 3 % from Colebrook–White. Reynolds above 0.
+ * Source: sources.swameeJain.
+ */
 export const swameeJain = ({
   reynolds,
   roughnessRatio,
@@ -16,8 +22,8 @@ export const swameeJain = ({
 }): number => 0.25 / Math.log10(roughnessRatio / 3.7 + 5.74 / reynolds ** 0.9) ** 2
 
 /**
- * Darcy friction factor after Colebrook–White, Newton on 1/√f to 1e-9. Reynolds above 0, roughness ratio 0 to 0.05, else RangeError.
- * Valid for turbulent flow. Source: sources.colebrook.
+ * Darcy friction factor after Colebrook–White, Newton on 1/√f to 1e-9. Reynolds above 0, roughness
+ * ratio 0 to 0.05, else RangeError. Valid for turbulent flow. Source: sources.colebrook.
  */
 export function colebrook({
   reynolds,
@@ -34,8 +40,9 @@ export function colebrook({
 const perDecade = 2 / Math.LN10
 
 /**
- * 1/√f after Colebrook–White for a caller who has looked at what it passes; `near` is a figure to begin from, where one is at hand. Newton to
- * 1e-9; it closes in from wherever it begins above 0, since the left side rises and bends one way.
+ * 1/√f after Colebrook–White for a caller who has looked at what it passes; `near` is a figure to
+ * begin from, where one is at hand. Newton to 1e-9; it closes in from wherever it begins above 0,
+ * since the left side rises and bends one way.
  */
 export function colebrookRoot(reynolds: number, roughnessRatio: number, near = 0): number {
   const a = 2.51 / reynolds
@@ -46,7 +53,8 @@ export function colebrookRoot(reynolds: number, roughnessRatio: number, near = 0
     const inside = b + a * x
     const step = (x + perDecade * Math.log(inside)) / (1 + (perDecade * a) / inside)
     x -= step
-    // What is still wrong after a step is its square times half the bend over the slope (below 1 here): when that is nothing, no other is needed.
+    // What is still wrong after a step is its square times half the bend over the slope (below 1
+    // here): when that is nothing, no other is needed.
     const bend = a / inside
     if (step * step * bend * bend < 1e-9 * x) break
   }
@@ -70,8 +78,9 @@ export interface Run {
 export const circleArea_m2 = (bore_m: number): number => (Math.PI / 4) * bore_m ** 2
 
 /**
- * Pressure lost along a run: Darcy–Weisbach, Colebrook–White above Reynolds 2 300 and 64/Re below, no drop at no flow.
- * Bore and fluid above 0; length, flow, roughness and loss 0 or more, else RangeError. Source: sources.colebrook.
+ * Pressure lost along a run: Darcy–Weisbach, Colebrook–White above Reynolds 2 300 and 64/Re below,
+ * no drop at no flow. Bore and fluid above 0; length, flow, roughness and loss 0 or more, else
+ * RangeError. Source: sources.colebrook.
  */
 export function frictionDrop(
   run: Run,

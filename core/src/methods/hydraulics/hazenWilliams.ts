@@ -12,13 +12,19 @@ const check = ({ flow_m3_s, bore_m, length_m, roughnessC }: Run) => {
   expectNotNegative({ flow_m3_s, length_m })
 }
 
-/** Coefficients of the SI forms: as books print it, and as network engines round it. They differ by up to 0.5 %. Source: sources.hazenWilliams. */
+/**
+ * Coefficients of the SI forms: as books print it, and as network engines round it. They differ by
+ * up to 0.5 %. Source: sources.hazenWilliams.
+ */
 export const hazenWilliamsForms = {
   book: { factor: 10.67, bore: 4.8704 },
   network: { factor: 10.667, bore: 4.871 },
 } as const
 
-/** Head lost by Hazen and Williams, m of water. Water near 15 °C, turbulent; C and bore above 0, else RangeError. Source: sources.hazenWilliams. */
+/**
+ * Head lost by Hazen and Williams, m of water. Water near 15 °C, turbulent; C and bore above 0,
+ * else RangeError. Source: sources.hazenWilliams.
+ */
 export function hazenWilliams_m(run: Run, form: keyof typeof hazenWilliamsForms = 'book'): number {
   check(run)
   const { factor, bore } = hazenWilliamsForms[form]
@@ -28,7 +34,9 @@ export function hazenWilliams_m(run: Run, form: keyof typeof hazenWilliamsForms 
   )
 }
 
-/** The US form, Pa: 4.52 psi per foot with gpm and inches. Source: sources.hazenWilliams (NFPA 13). */
+/**
+ * The US form, Pa: 4.52 psi per foot with gpm and inches. Source: sources.hazenWilliams (NFPA 13).
+ */
 export function hazenWilliamsUs_Pa(run: Run): number {
   check(run)
   const gpm = (run.flow_m3_s * 60) / usGallon_m3

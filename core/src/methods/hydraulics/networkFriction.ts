@@ -1,12 +1,16 @@
 import { expectAbove0 } from '../../answer/expect'
 import { laminarFactor, swameeJain } from './friction'
 
-/** Reynolds numbers between which network engines bridge laminar and turbulent flow. Source: sources.networkEngine. */
+/**
+ * Reynolds numbers between which network engines bridge laminar and turbulent flow. Source:
+ * sources.networkEngine.
+ */
 export const bridge = { from: 2000, to: 4000 } as const
 
 /**
- * Darcy friction factor as general-purpose network engines take it: 64/Re up to 2 000, Swamee and Jain from 4 000, Dunlop's cubic between.
- * For comparing with them; ours is Colebrook–White. Reynolds above 0, else RangeError. Source: sources.networkEngine, cubic from memory.
+ * Darcy friction factor as general-purpose network engines take it: 64/Re up to 2 000, Swamee and
+ * Jain from 4 000, Dunlop's cubic between. For comparing with them; ours is Colebrook–White.
+ * Reynolds above 0, else RangeError. Source: sources.networkEngine, cubic from memory.
  */
 export function engineFactor({
   reynolds,

@@ -14,7 +14,10 @@ import {
 import { hazenWilliams_m } from './hazenWilliams'
 import { engineFactor } from './networkFriction'
 
-/** Where a tree of water pipes begins: the same name as the gas meter's, so that both trees are one model. */
+/**
+ * Where a tree of water pipes begins: the same name as the gas meter's, so that both trees are one
+ * model.
+ */
 export const sourceNode = meterNode
 
 export interface WaterPipe extends Branch {
@@ -43,7 +46,10 @@ export interface WaterState {
   readonly farGauge_Pa: number
 }
 
-/** Friction and fittings of a pipe at a flow, Pa. Sources: sources.colebrook, sources.hazenWilliams, sources.networkEngine. */
+/**
+ * Friction and fittings of a pipe at a flow, Pa. Sources: sources.colebrook, sources.hazenWilliams,
+ * sources.networkEngine.
+ */
 export function waterDrop_Pa(
   pipe: Pick<WaterPipe, 'length_m' | 'bore_m' | 'roughness_m' | 'roughnessC' | 'lossCoefficient'>,
   flow_m3_s: number,
@@ -91,7 +97,10 @@ export interface WaterNetwork {
   readonly dropAt_Pa: (place: number, flow_m3_s: number) => number
 }
 
-/** The figures are looked at one by one first: naming them for a sentence costs more than solving the pipe. */
+/**
+ * The figures are looked at one by one first: naming them for a sentence costs more than solving
+ * the pipe.
+ */
 function expectPipe({ bore_m, length_m, roughness_m, lossCoefficient }: WaterPipe): void {
   const isFinite = Number.isFinite(bore_m + length_m + roughness_m + lossCoefficient)
   if (isFinite && bore_m > 0 && length_m >= 0 && roughness_m >= 0 && lossCoefficient >= 0) return
@@ -100,8 +109,9 @@ function expectPipe({ bore_m, length_m, roughness_m, lossCoefficient }: WaterPip
 }
 
 /**
- * Lays a tree out for solving again and again. Bores above 0; lengths, draws and losses 0 or more, else RangeError.
- * Sources: sources.continuity, sources.colebrook, sources.hazenWilliams, sources.networkEngine.
+ * Lays a tree out for solving again and again. Bores above 0; lengths, draws and losses 0 or more,
+ * else RangeError. Sources: sources.continuity, sources.colebrook, sources.hazenWilliams,
+ * sources.networkEngine.
  */
 export function waterNetwork(
   pipes: readonly WaterPipe[],
@@ -131,7 +141,9 @@ export function waterNetwork(
     slenderness[i] = pipe.length_m / bore_m
     roughness[i] = pipe.roughness_m / bore_m
   }
-  /** 1/√f of each pipe as it was last: with other draws it is near, and the next is found sooner. */
+  /**
+   * 1/√f of each pipe as it was last: with other draws it is near, and the next is found sooner.
+   */
   const rootBefore = new Float64Array(count)
   /** The figures of {@link waterDrop_Pa}. */
   const dropAt = (i: number, flow_m3_s: number): number => {
@@ -191,8 +203,10 @@ export function waterNetwork(
 }
 
 /**
- * Flow, speed and pressure at the far end of every pipe that hangs on the source, with what is drawn given. A flow of a pipe is the sum of the
- * draws at and beyond its far end. Bores above 0; lengths, draws and losses 0 or more, else RangeError. Sources: sources.continuity, sources.colebrook.
+ * Flow, speed and pressure at the far end of every pipe that hangs on the source, with what is
+ * drawn given. A flow of a pipe is the sum of the draws at and beyond its far end. Bores above 0;
+ * lengths, draws and losses 0 or more, else RangeError. Sources: sources.continuity,
+ * sources.colebrook.
  */
 export function solveWaterTree(
   pipes: readonly WaterPipe[],
@@ -221,7 +235,10 @@ export const statesOf = ({
     farGauge_Pa: farGauge_Pa[i] ?? 0,
   }))
 
-/** An open outlet: gives its flow at the pressure it wants or more, and less in the root of the pressure below that. */
+/**
+ * An open outlet: gives its flow at the pressure it wants or more, and less in the root of the
+ * pressure below that.
+ */
 export interface OpenOutlet {
   /** The pipe at whose far end it stands. */
   readonly pipeId: string
@@ -235,10 +252,12 @@ const settled = 1e-6
 const mostSteps = 60
 
 /**
- * The flows that outlets really give when the supply cannot carry all they want, with the state of the tree. Outlets are openings: below the
- * pressure they want, flow goes with its root. One outlet after the other is brought to balance with the rest held: each has just one such flow,
- * since drawing more leaves it less, and it is closed in on from both sides along its own way. At most 400 rounds to one in a million;
- * `converged` says whether it got there. Wanted pressures above 0. Sources: sources.continuity, sources.colebrook.
+ * The flows that outlets really give when the supply cannot carry all they want, with the state of
+ * the tree. Outlets are openings: below the pressure they want, flow goes with its root. One outlet
+ * after the other is brought to balance with the rest held: each has just one such flow, since
+ * drawing more leaves it less, and it is closed in on from both sides along its own way. At most
+ * 400 rounds to one in a million; `converged` says whether it got there. Wanted pressures above 0.
+ * Sources: sources.continuity, sources.colebrook.
  */
 export function realFlows(
   pipes: readonly WaterPipe[],
@@ -309,7 +328,10 @@ export function realFlows(
   return finish(mostRounds, false)
 }
 
-/** Where a function that falls from 0 or above at 0 to below 0 at `high` passes 0: halving, helped by the chord (Illinois). */
+/**
+ * Where a function that falls from 0 or above at 0 to below 0 at `high` passes 0: halving, helped
+ * by the chord (Illinois).
+ */
 function rootBetween(falls: (x: number) => number, high: number): number {
   let [a, fa, b, fb] = [0, falls(0), high, falls(high)]
   if (fa <= 0) return 0

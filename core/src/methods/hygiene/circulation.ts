@@ -9,8 +9,9 @@ export interface CoolingPipe {
 }
 
 /**
- * Temperature after a run of pipes, K, of `flow_kg_s` that enters at `startTemp_K`: each cools towards its surroundings exponentially.
- * Flow above 0, else RangeError. Source: heat balance of a pipe in surroundings of constant temperature, published equation.
+ * Temperature after a run of pipes, K, of `flow_kg_s` that enters at `startTemp_K`: each cools
+ * towards its surroundings exponentially. Flow above 0, else RangeError. Source: heat balance of a
+ * pipe in surroundings of constant temperature, published equation.
  */
 export function cooledTo_K(
   startTemp_K: number,
@@ -29,8 +30,9 @@ export function cooledTo_K(
 }
 
 /**
- * Flow that lets water cool by `drop_K` on its way round, kg/s; undefined where it would have to get colder than its surroundings. Found by
- * halving: more flow cools less. Drop above 0, else RangeError. Source: {@link cooledTo_K}.
+ * Flow that lets water cool by `drop_K` on its way round, kg/s; undefined where it would have to
+ * get colder than its surroundings. Found by halving: more flow cools less. Drop above 0, else
+ * RangeError. Source: {@link cooledTo_K}.
  */
 export function flowForDrop_kg_s(
   startTemp_K: number,
@@ -50,7 +52,10 @@ export function flowForDrop_kg_s(
   return Math.sqrt(least * most)
 }
 
-/** The same with all pipes taken at the temperature they are fed at, kg/s: always the greater. Drop above 0, else RangeError. */
+/**
+ * The same with all pipes taken at the temperature they are fed at, kg/s: always the greater. Drop
+ * above 0, else RangeError.
+ */
 export function simpleFlowForDrop_kg_s(
   startTemp_K: number,
   drop_K: number,
@@ -66,7 +71,10 @@ export function simpleFlowForDrop_kg_s(
   return loss_W / (specificHeat_J_kgK * drop_K)
 }
 
-/** A pipe with its wall and lagging, m and W/(m K); a layer whose conductivity is not given is left out. */
+/**
+ * A pipe with its wall and lagging, m and W/(m K); a layer whose conductivity is not given is left
+ * out.
+ */
 export interface LayeredPipe {
   readonly bore_m: number
   readonly outside_m: number
@@ -79,8 +87,9 @@ export interface LayeredPipe {
 }
 
 /**
- * What a metre of pipe loses for each kelvin, W/(m K), by its layers. Thin lagging on a small pipe can raise it: that is no error.
- * Diameters and surface above 0, else RangeError. Source: EN ISO 12241:2022 form, cylindrical layers.
+ * What a metre of pipe loses for each kelvin, W/(m K), by its layers. Thin lagging on a small pipe
+ * can raise it: that is no error. Diameters and surface above 0, else RangeError. Source: EN ISO
+ * 12241:2022 form, cylindrical layers.
  */
 export function layeredLoss_W_mK(pipe: LayeredPipe): number {
   const { bore_m, outside_m, wall_W_mK, lagging_m = 0, lagging_W_mK, surface_W_m2K } = pipe

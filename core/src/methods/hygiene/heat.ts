@@ -9,14 +9,20 @@ export interface StandingStore {
   readonly loss_W_K: number
 }
 
-/** Time constant of a mixed store, s. All above 0, else RangeError. Source: Newton cooling, published equation. */
+/**
+ * Time constant of a mixed store, s. All above 0, else RangeError. Source: Newton cooling,
+ * published equation.
+ */
 export function coolingConstant_s(store: StandingStore): number {
   const { volume_m3, density_kg_m3, specificHeat_J_kgK, loss_W_K } = store
   expectAbove0({ volume_m3, density_kg_m3, specificHeat_J_kgK, loss_W_K })
   return (density_kg_m3 * volume_m3 * specificHeat_J_kgK) / loss_W_K
 }
 
-/** Time until a mixed store has cooled from one temperature to another, s; undefined where it never gets there. Source: {@link coolingConstant_s}. */
+/**
+ * Time until a mixed store has cooled from one temperature to another, s; undefined where it never
+ * gets there. Source: {@link coolingConstant_s}.
+ */
 export function coolingTime_s(
   store: StandingStore,
   temps: { readonly startTemp_K: number; readonly endTemp_K: number; readonly airTemp_K: number },
@@ -37,8 +43,8 @@ const counts_K = 338.15
 const reference_K = 353.15
 
 /**
- * A0 of a heat treatment, seconds at 80 °C: it compares one treatment with another and proves nothing of a pipe. Source: ISO 15883-1, equation
- * from memory.
+ * A0 of a heat treatment, seconds at 80 °C: it compares one treatment with another and proves
+ * nothing of a pipe. Source: ISO 15883-1, equation from memory.
  */
 export const a0_s = (
   profile: readonly { readonly temp_K: number; readonly duration_s: number }[],

@@ -8,7 +8,8 @@ import {
 import { a0_s, cooledStore_K, coolingConstant_s, coolingTime_s, equivalentTime_s } from './heat'
 
 const C = 273.15
-// Figures: heat balance of a pipe in surroundings of constant temperature; EN ISO 12241:2022 form; ISO 15883-1 (from memory).
+// Figures: heat balance of a pipe in surroundings of constant temperature; EN ISO 12241:2022 form;
+// ISO 15883-1 (from memory).
 const loop = [{ length_m: 40, coefficient_W_mK: 0.21, airTemp_K: C + 20 }]
 
 test('40 m of loop bring 60 °C back at 58.43 °C', () => {

@@ -43,7 +43,10 @@ export type InletFault =
   | { readonly fault: 'valve-before-store'; readonly at: number }
   | { readonly fault: 'not-there'; readonly kind: InletKind }
 
-/** What must stand before what, with the flow. Source: common practice; the maker's inlet group wins. */
+/**
+ * What must stand before what, with the flow. Source: common practice; the maker's inlet group
+ * wins.
+ */
 const before: readonly (readonly [InletKind, InletKind])[] = [
   ['stop-valve', 'reducing-valve'],
   ['strainer', 'reducing-valve'],
@@ -57,8 +60,9 @@ const before: readonly (readonly [InletKind, InletKind])[] = [
 const oneWay: readonly InletKind[] = ['reducing-valve', 'check-valve', 'strainer', 'stop-valve']
 
 /**
- * What is wrong with an inlet group in flow order: out of order, turned round, a valve that could part the relief or the vessel from the store,
- * and what is wanted and not there. An empty group is not judged. Source: sources.trade.
+ * What is wrong with an inlet group in flow order: out of order, turned round, a valve that could
+ * part the relief or the vessel from the store, and what is wanted and not there. An empty group is
+ * not judged. Source: sources.trade.
  */
 export function judgeInlet(
   group: readonly InletPiece[],
@@ -97,7 +101,10 @@ export function judgeInlet(
   return [...orders, ...turned, ...parting, ...missing]
 }
 
-/** A group in the usual order. Source: domain practice: stop valve, strainer, reducing valve, check valve, vessel, relief, store. */
+/**
+ * A group in the usual order. Source: domain practice: stop valve, strainer, reducing valve, check
+ * valve, vessel, relief, store.
+ */
 export const usualInlet: readonly InletKind[] = [
   'stop-valve',
   'strainer',

@@ -40,7 +40,10 @@ const remembered = (says: string): Source => ({
   says: `${says}, as remembered: check the current edition`,
 })
 
-/** What corrugated tubing passes, ft³/h, at 0.5 in wc over 10 ft, by its equivalent hydraulic diameter, a number of its maker's and no length. */
+/**
+ * What corrugated tubing passes, ft³/h, at 0.5 in wc over 10 ft, by its equivalent hydraulic
+ * diameter, a number of its maker's and no length.
+ */
 const corrugatedFlows_cfh = [
   [13, 32],
   [15, 44],
@@ -57,7 +60,10 @@ const corrugatedFlows_cfh = [
   [60, 2600],
   [62, 2930],
 ] as const
-/** Bore of a smooth pipe that passes as much, by the low-pressure equation for natural gas. Source: sources.nfpa54Low. */
+/**
+ * Bore of a smooth pipe that passes as much, by the low-pressure equation for natural gas. Source:
+ * sources.nfpa54Low.
+ */
 const boreOfTable_m = (cfh: number): number =>
   lowBore_m({
     flow_m3_s: (cfh * cubicFoot_m3) / 3600,

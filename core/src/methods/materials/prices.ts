@@ -7,7 +7,10 @@ export interface PipePrice {
   readonly perMetre: number
 }
 
-/** What a metre costs more or less, by bore in mm: a base and what each square millimetre of bore adds. Assumed: invented to begin with. */
+/**
+ * What a metre costs more or less, by bore in mm: a base and what each square millimetre of bore
+ * adds. Assumed: invented to begin with.
+ */
 const generic: Readonly<Record<MaterialName, readonly [number, number]>> = {
   'steel-schedule-40': [6, 0.022],
   'copper-type-k': [4, 0.05],
@@ -21,13 +24,19 @@ const generic: Readonly<Record<MaterialName, readonly [number, number]>> = {
   'pex-sdr9': [1.4, 0.01],
 }
 
-/** Generic price of a metre of a size, where the firm has given none. Bore above 0. Source: sources.genericPrice. */
+/**
+ * Generic price of a metre of a size, where the firm has given none. Bore above 0. Source:
+ * sources.genericPrice.
+ */
 export function genericPrice(material: MaterialName, bore_m: number): number {
   const [base, perSquare] = generic[material]
   return Math.round((base + perSquare * (bore_m * 1000) ** 2) * 20) / 20
 }
 
-/** What a metre of a size costs: the firm's own price, or the generic one. Source: sources.genericPrice. */
+/**
+ * What a metre of a size costs: the firm's own price, or the generic one. Source:
+ * sources.genericPrice.
+ */
 export const pricePerMetre = (
   prices: readonly PipePrice[],
   material: MaterialName,

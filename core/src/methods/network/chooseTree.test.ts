@@ -15,7 +15,9 @@ const anyOffers = fc
     { minLength: 1, maxLength: 4, selector: (offer) => offer.bore_m },
   )
   .map((offers) => [...offers].sort((a, b) => a.bore_m - b.bore_m))
-/** Offers of any cost and drop, not only the sensible ones in which wider is dearer and loses less. */
+/**
+ * Offers of any cost and drop, not only the sensible ones in which wider is dearer and loses less.
+ */
 const anyTree = fc
   .array(
     fc.record({

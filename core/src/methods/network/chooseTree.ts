@@ -4,7 +4,10 @@ import type { Branch } from './tree'
 import type { TreeShape } from './treeShape'
 import { treeShape } from './treeShape'
 
-/** A size that a pipe may take: what it costs, and what it loses at the flow that is designed for, in any measure that adds along a path. */
+/**
+ * A size that a pipe may take: what it costs, and what it loses at the flow that is designed for,
+ * in any measure that adds along a path.
+ */
 export interface Offer {
   readonly bore_m: number
   readonly cost: number
@@ -24,7 +27,10 @@ export interface OfferedPipe extends Branch {
 interface Choice {
   readonly cost: number
   readonly slack: number
-  /** The pipe this choice sizes, and what it stands on; read back only for the one that wins. -1 where two subtrees join. */
+  /**
+   * The pipe this choice sizes, and what it stands on; read back only for the one that wins. -1
+   * where two subtrees join.
+   */
   readonly pipe: number
   readonly offer: number
   readonly under: Choice | undefined
@@ -34,16 +40,21 @@ interface Choice {
 /** Choices that no other beats in cost and slack: dearer as the slack grows. */
 type Front = readonly Choice[]
 
-/** First guess of how far the cheapest choice lies over its bound, and how the guess grows while nothing is found under it. */
+/**
+ * First guess of how far the cheapest choice lies over its bound, and how the guess grows while
+ * nothing is found under it.
+ */
 const firstGap = 0.001
 const gapGrows = 3
 
 /**
- * The cheapest offers of a tree such that no allowance is passed and no branch is larger than its feeder, as an index of offers by pipe id;
- * undefined when even the largest do not do. Exact. Per subtree and offer of its first pipe it keeps every choice that no other beats in cost
- * and slack; slack joins by the least of both sides, so two fronts join in the sum of their lengths. A choice that {@link sizeBounds} shows to
- * be no part of anything within a gap of the bound is dropped; the gap grows until something is found, and that is then the cheapest of all.
- * Drops 0 or more. Source: docs/size-choice.md, with the proof.
+ * The cheapest offers of a tree such that no allowance is passed and no branch is larger than its
+ * feeder, as an index of offers by pipe id; undefined when even the largest do not do. Exact. Per
+ * subtree and offer of its first pipe it keeps every choice that no other beats in cost and slack;
+ * slack joins by the least of both sides, so two fronts join in the sum of their lengths. A choice
+ * that {@link sizeBounds} shows to be no part of anything within a gap of the bound is dropped; the
+ * gap grows until something is found, and that is then the cheapest of all. Drops 0 or more.
+ * Source: docs/size-choice.md, with the proof.
  */
 export function chooseTree(
   pipes: readonly OfferedPipe[],
@@ -57,7 +68,10 @@ export function chooseTree(
   return picks
 }
 
-/** The last trees and what was chosen: a name that changes, or anything elsewhere in a job, asks for the same choice again. */
+/**
+ * The last trees and what was chosen: a name that changes, or anything elsewhere in a job, asks for
+ * the same choice again.
+ */
 const remembered: {
   readonly pipes: readonly OfferedPipe[]
   readonly picks: ReadonlyMap<string, number> | undefined
@@ -124,14 +138,19 @@ function choose(
   }
 }
 
-/** The cheapest choice of the whole tree that costs no more than `most`; undefined where there is none. */
+/**
+ * The cheapest choice of the whole tree that costs no more than `most`; undefined where there is
+ * none.
+ */
 function fronts(
   { ordered, below, roots }: TreeShape<OfferedPipe>,
   before: Before,
   bounds: SizeBounds,
   most: number,
 ): Choice | undefined {
-  /** Per pipe and offer, the front of all choices whose first pipe is that offer or a smaller one. */
+  /**
+   * Per pipe and offer, the front of all choices whose first pipe is that offer or a smaller one.
+   */
   const upTo: Front[][] = ordered.map(() => [])
   const joinedWithin = (children: readonly number[], bore_m: number): Front | undefined => {
     let joined: Front | undefined
@@ -189,7 +208,10 @@ interface Before {
   readonly most: Float64Array
 }
 
-/** Least and most drop that the pipes before each one can make: what a choice must leave, and what it need not leave more than. */
+/**
+ * Least and most drop that the pipes before each one can make: what a choice must leave, and what
+ * it need not leave more than.
+ */
 function dropsBefore({ ordered, parent }: TreeShape<OfferedPipe>): Before {
   const [least, most] = [new Float64Array(ordered.length), new Float64Array(ordered.length)]
   ordered.forEach((_, i) => {
@@ -212,11 +234,14 @@ function largestDo(shape: TreeShape<OfferedPipe>): boolean {
   )
 }
 
-/** Two subtrees together: for every slack that either can have, the cheapest of each that has it. */
+/**
+ * Two subtrees together: for every slack that either can have, the cheapest of each that has it.
+ */
 function join(a: Front, b: Front): Front {
   const joined: Choice[] = []
   let [i, j] = [0, 0]
-  // Fronts run from cheap and little slack to dear and much: the pair is always the first of each side that still has the slack asked for.
+  // Fronts run from cheap and little slack to dear and much: the pair is always the first of each
+  // side that still has the slack asked for.
   for (let one = a[i], other = b[j]; one && other; one = a[i], other = b[j]) {
     const slack = Math.min(one.slack, other.slack)
     joined.push({

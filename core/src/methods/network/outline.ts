@@ -11,8 +11,9 @@ export interface OutlinePlace<B extends Branch> {
 }
 
 /**
- * A tree as an outline: down the run, and at each tee first what branches off, one step in, then the run goes on at its own step. The run is the
- * way with most beyond it. What does not lead back to the source stands at the end.
+ * A tree as an outline: down the run, and at each tee first what branches off, one step in, then
+ * the run goes on at its own step. The run is the way with most beyond it. What does not lead back
+ * to the source stands at the end.
  */
 export function outlineOf<B extends Branch>(branches: readonly B[]): readonly OutlinePlace<B>[] {
   const { ordered, unreached } = inOrder(branches)

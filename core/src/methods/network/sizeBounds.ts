@@ -7,17 +7,26 @@ export interface SizeBounds {
   readonly least: number
   /** Price on a unit of drop on the way to each pipe: the sum of those of all it feeds. */
   readonly weight: Float64Array
-  /** Least that all outside the subtree of a pipe costs when it takes an offer, before its weight times the slack left to it is taken off. */
+  /**
+   * Least that all outside the subtree of a pipe costs when it takes an offer, before its weight
+   * times the slack left to it is taken off.
+   */
   readonly outside: readonly Float64Array[]
 }
 
 const mostRounds = 150
-/** A step aims this share past the bound; it is halved, from the best prices so far, after so many rounds without better ones, down to its least. */
+/**
+ * A step aims this share past the bound; it is halved, from the best prices so far, after so many
+ * rounds without better ones, down to its least.
+ */
 const aim = 0.03
 const patience = 3
 const leastStep = 2e-3
 
-/** Last offer of a pipe that may leave from one of that bore; -1 where none may. Feeder rule: no branch is larger than its feeder. */
+/**
+ * Last offer of a pipe that may leave from one of that bore; -1 where none may. Feeder rule: no
+ * branch is larger than its feeder.
+ */
 export const lastWithin = ({ offers }: OfferedPipe, bore_m: number): number => {
   let last = offers.length - 1
   while (last >= 0 && (offers[last]?.bore_m ?? 0) > bore_m * (1 + 1e-9)) last -= 1
@@ -25,10 +34,12 @@ export const lastWithin = ({ offers }: OfferedPipe, bore_m: number): number => {
 }
 
 /**
- * A lower bound to the cost of sizing a tree, and to that of what stands outside each subtree. Every allowance is given a price on its drop, and
- * the sizes that are cheapest under those prices are found exactly, feeder rule and all; that costs no more than any choice that keeps the
- * allowances. Prices rise where an allowance is passed and fall where some is left (subgradient steps); the best round is kept. Any prices give
- * a true bound, better ones a sharper one. Source: docs/size-choice.md.
+ * A lower bound to the cost of sizing a tree, and to that of what stands outside each subtree.
+ * Every allowance is given a price on its drop, and the sizes that are cheapest under those prices
+ * are found exactly, feeder rule and all; that costs no more than any choice that keeps the
+ * allowances. Prices rise where an allowance is passed and fall where some is left (subgradient
+ * steps); the best round is kept. Any prices give a true bound, better ones a sharper one. Source:
+ * docs/size-choice.md.
  */
 export function sizeBounds(shape: TreeShape<OfferedPipe>): SizeBounds {
   const tree = flatten(shape)
@@ -81,7 +92,10 @@ export function sizeBounds(shape: TreeShape<OfferedPipe>): SizeBounds {
   return { least, weight: tree.weight, outside: outside(tree, best) }
 }
 
-/** A tree with its offers laid out one after the other: those of pipe `i` from `start[i]` to `start[i + 1]`. */
+/**
+ * A tree with its offers laid out one after the other: those of pipe `i` from `start[i]` to
+ * `start[i + 1]`.
+ */
 interface FlatTree {
   readonly count: number
   readonly parent: Int32Array
@@ -93,7 +107,10 @@ interface FlatTree {
   /** Pipes with an allowance, and it. */
   readonly fed: readonly number[]
   readonly allowed: Float64Array
-  /** Per pipe and offer of its feeder: the last of its offers that it lets in, -1 for none. Those of pipe `i` from `from[i]`. */
+  /**
+   * Per pipe and offer of its feeder: the last of its offers that it lets in, -1 for none. Those of
+   * pipe `i` from `from[i]`.
+   */
   readonly lets: Int32Array
   readonly from: Int32Array
   readonly weight: Float64Array
@@ -142,7 +159,10 @@ function flatten({ ordered, parent, below, roots }: TreeShape<OfferedPipe>): Fla
   }
 }
 
-/** Least cost of the tree under prices on drop, less what the allowances give back; fills `weight`, `own`, `upTo` and `which`. */
+/**
+ * Least cost of the tree under prices on drop, less what the allowances give back; fills `weight`,
+ * `own`, `upTo` and `which`.
+ */
 function cheapest(tree: FlatTree, price: Float64Array): number {
   const { count, below, roots, start, cost, drop, fed, allowed, weight, own, upTo, which } = tree
   for (let i = count - 1; i >= 0; i--) {
@@ -178,7 +198,10 @@ function cheapest(tree: FlatTree, price: Float64Array): number {
   return sum
 }
 
-/** From the source outwards: least cost of all but a subtree, by the offer its first pipe takes, less what the allowances outside it give back. */
+/**
+ * From the source outwards: least cost of all but a subtree, by the offer its first pipe takes,
+ * less what the allowances outside it give back.
+ */
 function outside(tree: FlatTree, price: Float64Array): readonly Float64Array[] {
   const { count, parent, roots, start, allowed, own, upTo } = tree
   const given = Float64Array.from(allowed, (most, i) => most * (price[i] as number))

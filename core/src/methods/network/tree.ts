@@ -7,7 +7,10 @@ export interface Branch {
 
 export const meterNode = 'meter'
 
-/** Branches reachable from the meter, each after the one it leaves; those that are not (an orphan, a ring) come apart. */
+/**
+ * Branches reachable from the meter, each after the one it leaves; those that are not (an orphan, a
+ * ring) come apart.
+ */
 export function inOrder<B extends Branch>(
   branches: readonly B[],
 ): { readonly ordered: readonly B[]; readonly unreached: readonly B[] } {
@@ -30,7 +33,10 @@ export function inOrder<B extends Branch>(
   return { ordered, unreached: branches.filter((branch) => !seen.has(branch.id)) }
 }
 
-/** Sum over a branch and everything downstream of it. Branches in order, as {@link inOrder} gives them. */
+/**
+ * Sum over a branch and everything downstream of it. Branches in order, as {@link inOrder} gives
+ * them.
+ */
 export function sumBeyond<B extends Branch>(
   ordered: readonly B[],
   own: (branch: B) => number,

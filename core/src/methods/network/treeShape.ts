@@ -13,14 +13,19 @@ export interface TreeShape<B extends Branch> {
   readonly roots: readonly number[]
 }
 
-/** How a tree hangs together, without its branches: where each stood in the list, and the rest of {@link TreeShape}. */
+/**
+ * How a tree hangs together, without its branches: where each stood in the list, and the rest of
+ * {@link TreeShape}.
+ */
 interface Layout extends Omit<TreeShape<Branch>, 'ordered'> {
   readonly ids: readonly string[]
   readonly froms: readonly string[]
   readonly order: Int32Array
 }
 
-/** Trees that are typed in keep their shape from one key to the next: the last few layouts are kept. */
+/**
+ * Trees that are typed in keep their shape from one key to the next: the last few layouts are kept.
+ */
 const kept = 8
 let layouts: readonly Layout[] = []
 
@@ -31,7 +36,10 @@ const isLayoutOf = ({ ids, froms }: Layout, branches: readonly Branch[]): boolea
   return true
 }
 
-/** The shape of a tree; branches that do not lead back to the source are left out. Laid out once while ids and froms stay the same. */
+/**
+ * The shape of a tree; branches that do not lead back to the source are left out. Laid out once
+ * while ids and froms stay the same.
+ */
 export function treeShape<B extends Branch>(branches: readonly B[]): TreeShape<B> {
   const known = layouts.find((layout) => isLayoutOf(layout, branches))
   const layout = known ?? layOut(branches)

@@ -47,12 +47,16 @@ export interface CycleTrace {
   readonly openings: number
 }
 
-/** The most that a step may let out or in before the pressure is looked at again: a share of the system. */
+/**
+ * The most that a step may let out or in before the pressure is looked at again: a share of the
+ * system.
+ */
 const smallest_m3 = 1e-7
 
 /**
- * A circuit through heating cycles: the burner warms it, holds it, and it cools; the relief lets water out above its setting until it shuts,
- * the feed valve lets it in. Water in equals water out plus what is left (property). Sources: sources.gasLaw, sources.if97.
+ * A circuit through heating cycles: the burner warms it, holds it, and it cools; the relief lets
+ * water out above its setting until it shuts, the feed valve lets it in. Water in equals water out
+ * plus what is left (property). Sources: sources.gasLaw, sources.if97.
  */
 export function heatingCycle(
   plan: CyclePlan,

@@ -13,7 +13,10 @@ export interface VesselNow {
   readonly isolated: boolean
 }
 
-/** A sealed circuit of water, its vessels, and whatever air is left in it. Pressures gauge unless they say abs. */
+/**
+ * A sealed circuit of water, its vessels, and whatever air is left in it. Pressures gauge unless
+ * they say abs.
+ */
 export interface SealedCircuit {
   readonly system_m3: number
   readonly fluid: HeatingFluid
@@ -25,16 +28,28 @@ export interface SealedCircuit {
   readonly atmosphere_Pa: number
   /** How much of itself the pipework grows by per kelvin; 0 takes it as rigid. */
   readonly pipeGrowth_1_K: number
-  /** Multiplies the growth of the water, so that a method's own expansion can be followed; 1 for real densities. */
+  /**
+   * Multiplies the growth of the water, so that a method's own expansion can be followed; 1 for
+   * real densities.
+   */
   readonly growthFactor: number
-  /** How much of its volume the pipework and its water give per pascal; 0 takes both as rigid, as the sizing equations do. */
+  /**
+   * How much of its volume the pipework and its water give per pascal; 0 takes both as rigid, as
+   * the sizing equations do.
+   */
   readonly give_1_Pa: number
 }
 
-/** Water and pipe give this much of their volume per pascal: water 4.5e-10 (sources.if97) and thin copper about as much again. Assumed for the pipe. */
+/**
+ * Water and pipe give this much of their volume per pascal: water 4.5e-10 (sources.if97) and thin
+ * copper about as much again. Assumed for the pipe.
+ */
 export const usualGive_1_Pa = 8e-10
 
-/** Water in a vessel at an absolute pressure, m³. Isothermal gas: the vessel stands away from the flow. */
+/**
+ * Water in a vessel at an absolute pressure, m³. Isothermal gas: the vessel stands away from the
+ * flow.
+ */
 function heldIn(
   { volume_m3, chargeGauge_Pa, waterlogged_m3, isolated }: VesselNow,
   abs_Pa: number,
@@ -68,7 +83,10 @@ function room_m3(circuit: SealedCircuit, temp_K: number, abs_Pa: number): number
   )
 }
 
-/** Volume that the water filled in cold takes at a temperature, m³. What stands in the pipes grows; what stands in a vessel is out of the flow and stays cool. */
+/**
+ * Volume that the water filled in cold takes at a temperature, m³. What stands in the pipes grows;
+ * what stands in a vessel is out of the flow and stays cool.
+ */
 function water_m3(
   { fluid, fillTemp_K, growthFactor, system_m3 }: SealedCircuit,
   cold_m3: number,
@@ -78,7 +96,10 @@ function water_m3(
   return cold_m3 + system_m3 * growth * growthFactor
 }
 
-/** Water put in at the fill, m³ as cold water. Volumes above 0, air and charge 0 or more, else RangeError. */
+/**
+ * Water put in at the fill, m³ as cold water. Volumes above 0, air and charge 0 or more, else
+ * RangeError.
+ */
 export function filledWater_m3(circuit: SealedCircuit): number {
   expectAbove0({ system_m3: circuit.system_m3, atmosphere_Pa: circuit.atmosphere_Pa })
   expectNotNegative({ trappedAir_m3: circuit.trappedAir_m3, fillGauge_Pa: circuit.fillGauge_Pa })
@@ -89,8 +110,10 @@ export function filledWater_m3(circuit: SealedCircuit): number {
 export const mostGauge_Pa = 50e5
 
 /**
- * Pressure of a circuit at a temperature, gauge Pa, with so much water in it (cold volume, m³): the water's volume equals the room there is.
- * Bisection to 1 Pa between full vacuum and `mostGauge_Pa`; below the first, 0 absolute is returned: air is drawn in. Sources: sources.gasLaw, sources.if97.
+ * Pressure of a circuit at a temperature, gauge Pa, with so much water in it (cold volume, m³): the
+ * water's volume equals the room there is. Bisection to 1 Pa between full vacuum and
+ * `mostGauge_Pa`; below the first, 0 absolute is returned: air is drawn in. Sources:
+ * sources.gasLaw, sources.if97.
  */
 export function circuitGauge_Pa(
   circuit: SealedCircuit,
@@ -114,7 +137,10 @@ export interface CurvePoint {
   readonly gauge_Pa: number
 }
 
-/** Pressure against temperature from the fill to the hottest, evenly stepped. Sources: sources.gasLaw, sources.if97. */
+/**
+ * Pressure against temperature from the fill to the hottest, evenly stepped. Sources:
+ * sources.gasLaw, sources.if97.
+ */
 export function pressureCurve(
   circuit: SealedCircuit,
   maxTemp_K: number,
@@ -127,7 +153,10 @@ export function pressureCurve(
   })
 }
 
-/** Temperature at which a pressure is reached on the way up, K; undefined when it is not before the hottest. */
+/**
+ * Temperature at which a pressure is reached on the way up, K; undefined when it is not before the
+ * hottest.
+ */
 export function tempAtGauge_K(
   circuit: SealedCircuit,
   gauge_Pa: number,

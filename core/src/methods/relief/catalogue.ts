@@ -12,7 +12,10 @@ export interface GenericValve {
 export const valveOutlets = ['G1/2', 'G3/4', 'G1', 'G1-1/4', 'G1-1/2', 'G2'] as const
 export type ValveOutlet = (typeof valveOutlets)[number]
 
-/** Derated coefficient of the generic valves: with it they meet the rows of the membrane table within 10 %. Assumed. */
+/**
+ * Derated coefficient of the generic valves: with it they meet the rows of the membrane table
+ * within 10 %. Assumed.
+ */
 export const genericCoefficient = 0.4
 
 /** Nominal sizes and a seat bore for each. Generic, no maker's: assumed. */
@@ -29,7 +32,10 @@ export const genericValves: readonly GenericValve[] = [
 export const genericCapacity_W = (valve: GenericValve, relieving: Relieving): number =>
   iso4126Steam({ ...relieving, bore_m: valve.bore_m, coefficient: genericCoefficient }).power_W
 
-/** Smallest generic valve that carries a power; undefined past the largest. Source: sources.genericValve. */
+/**
+ * Smallest generic valve that carries a power; undefined past the largest. Source:
+ * sources.genericValve.
+ */
 export function genericFor(protects_W: number, relieving: Relieving): GenericValve | undefined {
   const [smallest] = genericValves
   // At one setting the capacity goes with the square of the bore.

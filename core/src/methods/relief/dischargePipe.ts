@@ -57,7 +57,10 @@ export const dischargeMaterials = [
   'flexible',
 ] as const
 export type DischargeMaterial = (typeof dischargeMaterials)[number]
-/** Whether a material stands what a relief lets out, near the boil, and stays where it is put. Common practice; the maker's rating wins. */
+/**
+ * Whether a material stands what a relief lets out, near the boil, and stays where it is put.
+ * Common practice; the maker's rating wins.
+ */
 export const materialFacts: Readonly<
   Record<
     DischargeMaterial,
@@ -88,9 +91,11 @@ export interface DischargeRunPart {
 }
 
 /**
- * Pressure that steam of the valve's whole capacity builds up between the valve and the first open point, gauge Pa: Darcy–Weisbach on saturated
- * steam, squared pressures from the end back, at the atmosphere's density. `sonic` where the end would pass half the speed of sound: the
- * method does not hold there and the figure is too low. Capacity, lengths and bores above 0. Sources: sources.colebrook, sources.if97.
+ * Pressure that steam of the valve's whole capacity builds up between the valve and the first open
+ * point, gauge Pa: Darcy–Weisbach on saturated steam, squared pressures from the end back, at the
+ * atmosphere's density. `sonic` where the end would pass half the speed of sound: the method does
+ * not hold there and the figure is too low. Capacity, lengths and bores above 0. Sources:
+ * sources.colebrook, sources.if97.
  */
 export function backPressure_Pa(
   parts: readonly DischargeRunPart[],
@@ -126,7 +131,10 @@ const steamViscosity_Pas = 1.23e-5
 /** Half of the speed of sound in steam at 100 °C, about 472 m/s. From memory. */
 const sonicHalf_m_s = 236
 
-/** Hot water that a heater pushes out of an open relief, m³/s: its power into the cold that follows. Power 0 or more; opening hotter than the cold. Source: sources.heatBalance. */
+/**
+ * Hot water that a heater pushes out of an open relief, m³/s: its power into the cold that follows.
+ * Power 0 or more; opening hotter than the cold. Source: sources.heatBalance.
+ */
 export function hotDischarge_m3_s({
   power_W,
   openTemp_K,
@@ -140,7 +148,10 @@ export function hotDischarge_m3_s({
   return power_W / (hot.density_kg_m3 * hot.specificHeat_J_kgK * (openTemp_K - coldTemp_K))
 }
 
-/** Water that runs full bore through a pipe by its own fall, m³/s, by bisection to a thousandth; 0 without a fall. Source: sources.colebrook. */
+/**
+ * Water that runs full bore through a pipe by its own fall, m³/s, by bisection to a thousandth; 0
+ * without a fall. Source: sources.colebrook.
+ */
 export function gravityFlow_m3_s(
   parts: readonly DischargeRunPart[],
   fall_m: number,
@@ -175,7 +186,10 @@ export function gravityFlow_m3_s(
   return low
 }
 
-/** Share of hot water that flashes to steam when it is let out from a temperature, a ratio; 0 below the boil at that atmosphere. Source: sources.if97. */
+/**
+ * Share of hot water that flashes to steam when it is let out from a temperature, a ratio; 0 below
+ * the boil at that atmosphere. Source: sources.if97.
+ */
 export function flashShare(temp_K: number, atmosphere_Pa: number): number {
   const boil_K = saturationTemp_K(atmosphere_Pa)
   return temp_K <= boil_K

@@ -6,7 +6,10 @@ interface Row {
   readonly bend_m: number
 }
 
-/** D1, and for each D2 its greatest straight length and what a bend takes off it, by the valve's outlet. Source: sources.approvedG. */
+/**
+ * D1, and for each D2 its greatest straight length and what a bend takes off it, by the valve's
+ * outlet. Source: sources.approvedG.
+ */
 const table: Readonly<
   Partial<Record<ValveOutlet, { readonly d1_m: number; readonly rows: readonly Row[] }>>
 > = {
@@ -36,7 +39,10 @@ const table: Readonly<
   },
 }
 
-/** Smallest D1, m outside diameter; undefined where the table has no such outlet. Source: sources.approvedG. */
+/**
+ * Smallest D1, m outside diameter; undefined where the table has no such outlet. Source:
+ * sources.approvedG.
+ */
 export const leastD1_m = (outlet: ValveOutlet): number | undefined => table[outlet]?.d1_m
 
 /** The table's row for a D2, m outside diameter. Source: sources.approvedG. */
@@ -47,7 +53,10 @@ export const d2Row = (outlet: ValveOutlet, outsideDiameter_m: number): Row | und
 export const permittedStraight_m = (row: Row, bends: number): number =>
   Math.max(0, row.straight_m - bends * row.bend_m)
 
-/** Smallest D2 whose permitted length reaches the run; undefined where none does. The bend length belongs to that D2. Source: sources.approvedG. */
+/**
+ * Smallest D2 whose permitted length reaches the run; undefined where none does. The bend length
+ * belongs to that D2. Source: sources.approvedG.
+ */
 export function d2For({
   outlet,
   straight_m,

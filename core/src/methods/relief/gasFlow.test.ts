@@ -23,7 +23,8 @@ const steam = {
   backAbs_Pa: 101325,
 }
 
-// Adiabatic flow with friction (Fanno), isentropic nozzle, Hagen and Poiseuille, Blasius: published equations, computed.
+// Adiabatic flow with friction (Fanno), isentropic nozzle, Hagen and Poiseuille, Blasius: published
+// equations, computed.
 test('air from 8 bar chokes in its pipe', () => {
   const flow = adiabaticFlow(fromEightBar)
   expect(flow).toMatchObject({ choked: true, exitMach: 1 })

@@ -53,8 +53,9 @@ function machWhere(falls: (mach: number) => number, value: number): number {
 }
 
 /**
- * Flow of an ideal gas through a pipe with friction and no heat exchange, from a reservoir to a back pressure: sonic at its end where that is low
- * enough. Absolute pressures; all above 0, else RangeError. Source: adiabatic flow with friction (Fanno), published equation.
+ * Flow of an ideal gas through a pipe with friction and no heat exchange, from a reservoir to a
+ * back pressure: sonic at its end where that is low enough. Absolute pressures; all above 0, else
+ * RangeError. Source: adiabatic flow with friction (Fanno), published equation.
  */
 export function adiabaticFlow(pipe: AdiabaticPipe): AdiabaticFlow {
   const { gas, bore_m, length_m, friction, lossCoefficient, upstreamAbs_Pa, upstreamTemp_K } = pipe
@@ -87,7 +88,10 @@ export function adiabaticFlow(pipe: AdiabaticPipe): AdiabaticFlow {
   }
 }
 
-/** The inlet Mach number, below the choking one, at which the end comes to the back pressure: the slower, the higher the end. */
+/**
+ * The inlet Mach number, below the choking one, at which the end comes to the back pressure: the
+ * slower, the higher the end.
+ */
 function slowerThan(sonic: number, exitAbs: (mach: number) => number, backAbs_Pa: number): number {
   let [low, high] = [1e-9, sonic]
   for (let i = 0; i < 100; i++) {
@@ -106,7 +110,10 @@ export interface OrificeFlow {
   readonly reference_m3_s: number
 }
 
-/** Flow of an ideal gas through a hole. Absolute pressures; all above 0, else RangeError. Source: isentropic nozzle flow, published equation. */
+/**
+ * Flow of an ideal gas through a hole. Absolute pressures; all above 0, else RangeError. Source:
+ * isentropic nozzle flow, published equation.
+ */
 export function orificeFlow(hole: {
   readonly gas: IdealGas
   readonly diameter_m: number
@@ -138,7 +145,11 @@ export function orificeFlow(hole: {
   }
 }
 
-/** Flow through a small round hole, incompressible: laminar while its Reynolds number allows, else by a smooth wall. All above 0, else RangeError. Source: Hagen and Poiseuille, Blasius, with end losses. */
+/**
+ * Flow through a small round hole, incompressible: laminar while its Reynolds number allows, else
+ * by a smooth wall. All above 0, else RangeError. Source: Hagen and Poiseuille, Blasius, with end
+ * losses.
+ */
 export function smallLeak(hole: {
   readonly diameter_m: number
   readonly length_m: number

@@ -18,7 +18,10 @@ export const usualOverpressure = 0.1
 export const relievingAbs_Pa = ({ setGauge_Pa, overpressure, atmosphere_Pa }: Relieving): number =>
   setGauge_Pa * (1 + overpressure) + atmosphere_Pa
 
-/** Steam a power makes at the relieving pressure, kg/s, with its boiling point, K, and heat of evaporation, J/kg. Power 0 or more, else RangeError. Source: sources.if97. */
+/**
+ * Steam a power makes at the relieving pressure, kg/s, with its boiling point, K, and heat of
+ * evaporation, J/kg. Power 0 or more, else RangeError. Source: sources.if97.
+ */
 export function steamOfPower(
   power_W: number,
   relieving: Relieving,
@@ -29,12 +32,18 @@ export function steamOfPower(
   return { steam_kg_s: power_W / latent_J_kg, boilingTemp_K, latent_J_kg }
 }
 
-/** Napier's coefficient in SI, kg/s per m² and Pa, from lb/h per in² and psi. Source: sources.napier. */
+/**
+ * Napier's coefficient in SI, kg/s per m² and Pa, from lb/h per in² and psi. Source:
+ * sources.napier.
+ */
 export const napierSi = (coefficient_lb_h_in2_psi: number): number =>
   (coefficient_lb_h_in2_psi * 0.45359237) / 3600 / (0.0254 ** 2 * psi_Pa)
 const napier = napierSi(51.5)
 
-/** Steam through a valve, kg/s; the coefficient holds all derating. Area and coefficient above 0, else RangeError. Source: sources.napier. */
+/**
+ * Steam through a valve, kg/s; the coefficient holds all derating. Area and coefficient above 0,
+ * else RangeError. Source: sources.napier.
+ */
 export function napierSteam_kg_s({
   area_m2,
   coefficient,
@@ -44,7 +53,10 @@ export function napierSteam_kg_s({
   return napier * area_m2 * relievingAbs_Pa(relieving) * coefficient
 }
 
-/** Flow area that carries so much steam, m². Coefficient above 0, else RangeError. Source: sources.napier. */
+/**
+ * Flow area that carries so much steam, m². Coefficient above 0, else RangeError. Source:
+ * sources.napier.
+ */
 export function napierArea_m2({
   steam_kg_s,
   coefficient,
@@ -54,7 +66,10 @@ export function napierArea_m2({
   return steam_kg_s / (napier * relievingAbs_Pa(relieving) * coefficient)
 }
 
-/** The function of the isentropic exponent, exponent above 1, else RangeError. Source: sources.iso4126. */
+/**
+ * The function of the isentropic exponent, exponent above 1, else RangeError. Source:
+ * sources.iso4126.
+ */
 export function functionOfExponent(exponent: number): number {
   expectAbove0({ exponentAbove1: exponent - 1 })
   return 3.948 * Math.sqrt(exponent * (2 / (exponent + 1)) ** ((exponent + 1) / (exponent - 1)))
@@ -63,7 +78,10 @@ export function functionOfExponent(exponent: number): number {
 /** Isentropic exponent of saturated steam in this form. Source: sources.iso4126, usual figure. */
 export const steamExponent = 1.135
 
-/** Saturated steam through a valve at critical flow, kg/s, and the power it carries away, W. Bore and coefficient above 0, else RangeError. Source: sources.iso4126. */
+/**
+ * Saturated steam through a valve at critical flow, kg/s, and the power it carries away, W. Bore
+ * and coefficient above 0, else RangeError. Source: sources.iso4126.
+ */
 export function iso4126Steam({
   bore_m,
   coefficient,

@@ -10,7 +10,10 @@ export interface MainFittings {
 
 export type Closing = keyof MainFittings
 
-/** Whether expanding water can go back into the main. `cannot-tell` names what is still to be looked at. */
+/**
+ * Whether expanding water can go back into the main. `cannot-tell` names what is still to be looked
+ * at.
+ */
 export type ClosedConclusion =
   | { readonly system: 'closed'; readonly by: readonly Closing[] }
   | { readonly system: 'open' }
@@ -25,8 +28,9 @@ const order: readonly Closing[] = [
 ]
 
 /**
- * A fitting that lets water one way closes the system, whatever else is there. None of them is not proof that it is open: all must have been
- * looked at, and the water company asked. Source: sources.trade.
+ * A fitting that lets water one way closes the system, whatever else is there. None of them is not
+ * proof that it is open: all must have been looked at, and the water company asked. Source:
+ * sources.trade.
  */
 export function closedSystem(fittings: MainFittings): ClosedConclusion {
   const by = order.filter((fitting) => fittings[fitting] === 'yes')

@@ -12,14 +12,19 @@ export interface MainCurve {
   readonly k: number
   /** Greatest flow that was measured; past it the curve is an extrapolation. */
   readonly measured_m3_s: number
-  /** Greatest distance of a running point from the curve, as a part of its fall; 0 with one point. */
+  /**
+   * Greatest distance of a running point from the curve, as a part of its fall; 0 with one point.
+   */
   readonly scatterRatio: number
 }
 
 /** Exponent of the fall against flow: 1 / 0.54. Source: sources.hydrantFlow. */
 export const mainExponent = 1 / 0.54
 
-/** Flow of a timed container, m³/s. Volume and time above 0, else RangeError. Source: sources.arithmetic. */
+/**
+ * Flow of a timed container, m³/s. Volume and time above 0, else RangeError. Source:
+ * sources.arithmetic.
+ */
 export function timedFlow_m3_s({
   volume_m3,
   time_s,
@@ -32,8 +37,9 @@ export function timedFlow_m3_s({
 }
 
 /**
- * The main's supply curve through the static pressure and one or more running points (least squares in k, the exponent held). Undefined
- * without a point whose pressure is below the static. Source: sources.hydrantFlow.
+ * The main's supply curve through the static pressure and one or more running points (least squares
+ * in k, the exponent held). Undefined without a point whose pressure is below the static. Source:
+ * sources.hydrantFlow.
  */
 export function fitMain(
   staticGauge_Pa: number,
@@ -64,10 +70,15 @@ export function fitMain(
   }
 }
 
-/** Pressure left in the main at a draw, gauge Pa; negative when it cannot give it. Flow 0 or more. */
+/**
+ * Pressure left in the main at a draw, gauge Pa; negative when it cannot give it. Flow 0 or more.
+ */
 export const mainGauge_Pa = (curve: MainCurve, flow_m3_s: number): number =>
   curve.staticGauge_Pa - curve.k * Math.max(0, flow_m3_s) ** mainExponent
 
-/** Flow the main gives while a pressure is still left, m³/s; 0 when that pressure is not below the static. */
+/**
+ * Flow the main gives while a pressure is still left, m³/s; 0 when that pressure is not below the
+ * static.
+ */
 export const mainFlow_m3_s = (curve: MainCurve, leftGauge_Pa: number): number =>
   Math.max(0, (curve.staticGauge_Pa - leftGauge_Pa) / curve.k) ** (1 / mainExponent)

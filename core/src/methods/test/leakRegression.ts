@@ -12,9 +12,11 @@ export interface PipeReading {
 }
 
 /**
- * The leak that a series of readings shows: the slope of the absolute pressure brought to one temperature, with its interval, as flow at
- * that temperature and 101 325 Pa (negative for an apparent gain). Rigid pipe, ideal gas, independent errors of reading. At least three
- * readings at different times, confidence between 0 and 1, else RangeError. Source: sources.leastSquares, sources.idealGas.
+ * The leak that a series of readings shows: the slope of the absolute pressure brought to one
+ * temperature, with its interval, as flow at that temperature and 101 325 Pa (negative for an
+ * apparent gain). Rigid pipe, ideal gas, independent errors of reading. At least three readings at
+ * different times, confidence between 0 and 1, else RangeError. Source: sources.leastSquares,
+ * sources.idealGas.
  */
 export function leakRegression({
   readings,

@@ -10,8 +10,8 @@ export interface Line {
 }
 
 /**
- * The line of least squares through readings. At least three, at different times, else RangeError. Its error holds for independent
- * errors of reading. Source: sources.leastSquares.
+ * The line of least squares through readings. At least three, at different times, else RangeError.
+ * Its error holds for independent errors of reading. Source: sources.leastSquares.
  */
 export function leastSquares(
   readings: readonly { readonly at_s: number; readonly value: number }[],

@@ -11,21 +11,27 @@ export interface PipeWall {
 
 const waterAt = (temp_K: number) => liquidWater({ temp_K, pressureAbs_Pa: standardAtmosphere_Pa })
 
-/** How much the pipe itself gives, 1/Pa. Ends free to move as a straight pipe between bends has them. Source: sources.thinWall. */
+/**
+ * How much the pipe itself gives, 1/Pa. Ends free to move as a straight pipe between bends has
+ * them. Source: sources.thinWall.
+ */
 const giveOf_1_Pa = ({ bore_m, wall_m, modulus_Pa }: PipeWall): number => {
   expectAbove0({ bore_m, wall_m, modulus_Pa })
   return bore_m / (modulus_Pa * wall_m)
 }
 
-/** Pressure that water trapped in a rigid vessel gains by a kelvin, Pa/K. 273.15 to 623.15 K. Source: sources.if97. */
+/**
+ * Pressure that water trapped in a rigid vessel gains by a kelvin, Pa/K. 273.15 to 623.15 K.
+ * Source: sources.if97.
+ */
 export function rigidRise_Pa_K(temp_K: number): number {
   const { expansion_1_K, compressibility_1_Pa } = waterAt(temp_K)
   return expansion_1_K / compressibility_1_Pa
 }
 
 /**
- * Pressure that water trapped in a pipe gains by a kelvin, Pa/K: negative for plastics, which grow more than the water. Source:
- * sources.if97, sources.thinWall.
+ * Pressure that water trapped in a pipe gains by a kelvin, Pa/K: negative for plastics, which grow
+ * more than the water. Source: sources.if97, sources.thinWall.
  */
 export function elasticRise_Pa_K({
   temp_K,
@@ -46,7 +52,10 @@ export function elasticRise_Pa_K({
   return (expansion_1_K - 3 * growth_1_K) / (compressibility_1_Pa + giveOf_1_Pa(wall) * share)
 }
 
-/** Water lost by a liquid-full pipe whose pressure fell, m³. No trapped air. Source: sources.if97, sources.thinWall. */
+/**
+ * Water lost by a liquid-full pipe whose pressure fell, m³. No trapped air. Source: sources.if97,
+ * sources.thinWall.
+ */
 export function liquidLost_m3({
   volume_m3,
   wall,
@@ -63,8 +72,9 @@ export function liquidLost_m3({
 }
 
 /**
- * Water to pump in from one gauge pressure to another: what the water and the pipe take, and what trapped air takes more, m³. The share
- * of air is that at the first pressure. Source: sources.if97, sources.thinWall, sources.idealGas.
+ * Water to pump in from one gauge pressure to another: what the water and the pipe take, and what
+ * trapped air takes more, m³. The share of air is that at the first pressure. Source: sources.if97,
+ * sources.thinWall, sources.idealGas.
  */
 export function pumpIn({
   volume_m3,
@@ -93,8 +103,9 @@ export function pumpIn({
 }
 
 /**
- * Share of air in a pipe, at the first pressure, from the water that was pumped in: what water and pipe do not explain. Not below 0.
- * Pressures gauge, the second above the first, else RangeError. Source: sources.if97, sources.thinWall, sources.idealGas.
+ * Share of air in a pipe, at the first pressure, from the water that was pumped in: what water and
+ * pipe do not explain. Not below 0. Pressures gauge, the second above the first, else RangeError.
+ * Source: sources.if97, sources.thinWall, sources.idealGas.
  */
 export function airShareOf({
   pumped_m3,

@@ -55,8 +55,9 @@ function falls(t: number, freedom: number): number {
 }
 
 /**
- * Student's t for a two-sided confidence (above 0, below 1) and degrees of freedom (1 or more); RangeError outside.
- * 2.10092 for 0.95 and 18. By Newton's steps, each held between what is known to be too little and too much. Source: sources.leastSquares.
+ * Student's t for a two-sided confidence (above 0, below 1) and degrees of freedom (1 or more);
+ * RangeError outside. 2.10092 for 0.95 and 18. By Newton's steps, each held between what is known
+ * to be too little and too much. Source: sources.leastSquares.
  */
 export function studentT(confidence: number, freedom: number): number {
   expectAbove0({ confidence, freedom, left: 1 - confidence })

@@ -15,8 +15,9 @@ const permittedFalls_Pa: Readonly<Record<PermittedFallMeter, number>> = {
 }
 
 /**
- * Fall that an existing British domestic installation may show in two minutes with its appliances connected, natural gas, no smell of gas, Pa;
- * undefined for pipe above 28 mm, which the table does not cover. Source: sources.up1.
+ * Fall that an existing British domestic installation may show in two minutes with its appliances
+ * connected, natural gas, no smell of gas, Pa; undefined for pipe above 28 mm, which the table does
+ * not cover. Source: sources.up1.
  */
 export const permittedFall_Pa = (
   meter: PermittedFallMeter,
@@ -24,7 +25,9 @@ export const permittedFall_Pa = (
 ): number | undefined => (largestPipe_m > 0.028 + 1e-9 ? undefined : permittedFalls_Pa[meter])
 
 const mbar_Pa = 100
-/** Factor F3 of LR = F3 × movement × volume / minutes, m³/h per mbar m³/min. Source: sources.up1. */
+/**
+ * Factor F3 of LR = F3 × movement × volume / minutes, m³/h per mbar m³/min. Source: sources.up1.
+ */
 export const leakRateFactor = (atmosphere_Pa: number): number => {
   expectAbove0({ atmosphere_Pa })
   return (60 * mbar_Pa) / atmosphere_Pa
@@ -42,7 +45,10 @@ export const durationFactor = ({
   return leakRateFactor(atmosphere_Pa) / (permittedLeak_m3_s * 3600)
 }
 
-/** By what a place multiplies the design pressure of a pipe for its test with water. Source: sources.hydrostatic. */
+/**
+ * By what a place multiplies the design pressure of a pipe for its test with water. Source:
+ * sources.hydrostatic.
+ */
 export const hydrostaticFactors = {
   'en806-4': 1.1,
   'uk-water-regulations': 1.5,

@@ -1,7 +1,10 @@
 import { expectAbove0, expectNotNegative } from '../../answer/expect'
 import { standardAtmosphere_Pa } from '../../units/units'
 
-/** Air lost through a leak, m³/s at the surrounding pressure, from a fall of pressure in a fixed volume. Source: sources.idealGas. */
+/**
+ * Air lost through a leak, m³/s at the surrounding pressure, from a fall of pressure in a fixed
+ * volume. Source: sources.idealGas.
+ */
 export function leakRate_m3_s(trapped: {
   readonly volume_m3: number
   readonly fall_Pa: number
@@ -25,7 +28,10 @@ export function timeToSee_s(trapped: {
   return (trapped.volume_m3 * trapped.step_Pa) / (trapped.atmosphere_Pa * trapped.leak_m3_s)
 }
 
-/** What temperature alone does to the gauge of a tight pipe, Pa (negative on cooling). Gauge in, kelvin. Source: sources.idealGas. */
+/**
+ * What temperature alone does to the gauge of a tight pipe, Pa (negative on cooling). Gauge in,
+ * kelvin. Source: sources.idealGas.
+ */
 export function thermalChange_Pa(trapped: {
   readonly startGauge_Pa: number
   readonly startTemp_K: number
@@ -49,8 +55,9 @@ export interface TrappedState {
 }
 
 /**
- * A test corrected for temperature and barometer: the reading a tight pipe would end on, the fall that a leak explains (negative for an
- * apparent gain) and the leak in m³/s at a reference temperature and 101 325 Pa. Source: sources.idealGas.
+ * A test corrected for temperature and barometer: the reading a tight pipe would end on, the fall
+ * that a leak explains (negative for an apparent gain) and the leak in m³/s at a reference
+ * temperature and 101 325 Pa. Source: sources.idealGas.
  */
 export function correctedLeak(test: {
   readonly volume_m3: number
@@ -71,8 +78,9 @@ export function correctedLeak(test: {
 }
 
 /**
- * What air under pressure can do when it is let go at once, J: the work of its expansion to the surroundings without taking warmth in.
- * Volume of the pipe, gauge pressure. Source: sources.idealGas.
+ * What air under pressure can do when it is let go at once, J: the work of its expansion to the
+ * surroundings without taking warmth in. Volume of the pipe, gauge pressure. Source:
+ * sources.idealGas.
  */
 export function storedEnergy_J({
   volume_m3,
@@ -89,11 +97,17 @@ export function storedEnergy_J({
   return ((gauge_Pa + atmosphere_Pa) * volume_m3 * (1 - ratio ** (0.4 / 1.4))) / 0.4
 }
 
-/** North American test pressure, gauge Pa: 1.5 times working, at least 3 psi. Source: sources.nfpa54Test. */
+/**
+ * North American test pressure, gauge Pa: 1.5 times working, at least 3 psi. Source:
+ * sources.nfpa54Test.
+ */
 export const naTestPressure_Pa = (workingGauge_Pa: number): number =>
   Math.max(1.5 * workingGauge_Pa, 3 * 6894.757293168361)
 
-/** North American test duration, s: 10 min for a dwelling or under 10 ft³, else 30 min per 500 ft³ begun, at most 24 h. Source: sources.nfpa54Test. */
+/**
+ * North American test duration, s: 10 min for a dwelling or under 10 ft³, else 30 min per 500 ft³
+ * begun, at most 24 h. Source: sources.nfpa54Test.
+ */
 export function naTestDuration_s({
   volume_m3,
   dwelling,

@@ -12,7 +12,10 @@ export interface ForecastInputs {
   readonly atmosphere_Pa: number
 }
 
-/** Water standing in the vessels at a pressure, m³: none in one whose charge is above it. Isothermal gas. Source: sources.gasLaw. */
+/**
+ * Water standing in the vessels at a pressure, m³: none in one whose charge is above it. Isothermal
+ * gas. Source: sources.gasLaw.
+ */
 export const waterHeld_m3 = (
   vessels: readonly ChargedVessel[],
   gauge_Pa: number,
@@ -25,14 +28,18 @@ export const waterHeld_m3 = (
     0,
   )
 
-/** Hot pressure of vessels that share a circuit, each with its own charge, or that no air would be left. */
+/**
+ * Hot pressure of vessels that share a circuit, each with its own charge, or that no air would be
+ * left.
+ */
 export type Forecast =
   | { readonly outcome: 'settles'; readonly hotGauge_Pa: number; readonly coldWater_m3: number }
   | { readonly outcome: 'no-air-left'; readonly coldWater_m3: number }
 
 /**
- * Pressure when the expansion has gone into the vessels: water held hot = water held cold + expansion, solved by bisection to 0.01 Pa.
- * Gauge in and out, absolute inside. Volumes above 0; a fill below every charge finds no water in the vessel cold. Source: sources.gasLaw.
+ * Pressure when the expansion has gone into the vessels: water held hot = water held cold +
+ * expansion, solved by bisection to 0.01 Pa. Gauge in and out, absolute inside. Volumes above 0; a
+ * fill below every charge finds no water in the vessel cold. Source: sources.gasLaw.
  */
 export function forecastHotPressure({
   vessels,
@@ -56,8 +63,9 @@ export function forecastHotPressure({
 }
 
 /**
- * A vessel's share expressed as volume at a common charge: what it takes in between that charge and the final pressure.
- * Vessels simply add when their charges agree. Gauge pressures, final above common charge. Source: sources.gasLaw.
+ * A vessel's share expressed as volume at a common charge: what it takes in between that charge and
+ * the final pressure. Vessels simply add when their charges agree. Gauge pressures, final above
+ * common charge. Source: sources.gasLaw.
  */
 export function volumeAtCharge_m3(
   vessel: ChargedVessel,

@@ -23,7 +23,10 @@ export function netExpansion_m3(inputs: HandbookInputs): number {
   )
 }
 
-/** Share of a diaphragm tank that can hold water, from absolute pressures. Source: sources.handbookTank. */
+/**
+ * Share of a diaphragm tank that can hold water, from absolute pressures. Source:
+ * sources.handbookTank.
+ */
 export const acceptanceFactor = ({
   minAbs_Pa,
   maxAbs_Pa,
@@ -32,7 +35,10 @@ export const acceptanceFactor = ({
   readonly maxAbs_Pa: number
 }): number => 1 - minAbs_Pa / maxAbs_Pa
 
-/** Diaphragm tank, m³, from absolute pressures; undefined when the greatest is not above the least. Source: sources.handbookTank. */
+/**
+ * Diaphragm tank, m³, from absolute pressures; undefined when the greatest is not above the least.
+ * Source: sources.handbookTank.
+ */
 export function diaphragmTank_m3(
   net_m3: number,
   pressures: { readonly minAbs_Pa: number; readonly maxAbs_Pa: number },
@@ -42,7 +48,10 @@ export function diaphragmTank_m3(
     : net_m3 / acceptanceFactor(pressures)
 }
 
-/** Plain steel tank with air on the water, shut at `atmosphere_Pa`, m³, from absolute pressures. Source: sources.handbookTank. */
+/**
+ * Plain steel tank with air on the water, shut at `atmosphere_Pa`, m³, from absolute pressures.
+ * Source: sources.handbookTank.
+ */
 export function closedAirTank_m3(
   net_m3: number,
   pressures: {

@@ -1,9 +1,15 @@
 import { expansionFraction } from '../water/water'
 
-/** A heater that holds less needs no vessel: pipes and hoses give as much. Common practice, no source. */
+/**
+ * A heater that holds less needs no vessel: pipes and hoses give as much. Common practice, no
+ * source.
+ */
 export const leastStore_m3 = 0.015
 
-/** Potable vessel and the growth it takes, m³. Gauge pressures; undefined size when the greatest is not above the charge. Rigid shell. Source: DIN 4807-5 method. */
+/**
+ * Potable vessel and the growth it takes, m³. Gauge pressures; undefined size when the greatest is
+ * not above the charge. Rigid shell. Source: DIN 4807-5 method.
+ */
 export function potableVessel({
   store_m3,
   coldTemp_K,

@@ -1,6 +1,9 @@
 const near = (a: number, b: number) => Math.abs(a - b) < 1
 
-/** Vessel volume per system volume: charge, initial pressure (gauge Pa), factor. Source: sources.sealedTable; 0.140 and 0.190 are the least certain. */
+/**
+ * Vessel volume per system volume: charge, initial pressure (gauge Pa), factor. Source:
+ * sources.sealedTable; 0.140 and 0.190 are the least certain.
+ */
 const rows = [
   [0.5e5, 0.5e5, 0.0833],
   [0.5e5, 1.0e5, 0.14],
@@ -10,7 +13,10 @@ const rows = [
   [1.5e5, 1.5e5, 0.156],
 ] as const
 
-/** Vessel by the sealed-system table, m³; undefined where the table has no row (it is never interpolated). Source: sources.sealedTable. */
+/**
+ * Vessel by the sealed-system table, m³; undefined where the table has no row (it is never
+ * interpolated). Source: sources.sealedTable.
+ */
 export function sealedTableVessel_m3({
   system_m3,
   chargeGauge_Pa,

@@ -71,12 +71,18 @@ export type VesselSizing =
 
 const head_Pa = (height_m: number) => 9810 * height_m
 
-/** What the relief lets stand at the vessel, gauge Pa: its setting, and the water between them (below 0 when the relief sits lower). Source: hydrostatics, water at 1000 kg/m³. */
+/**
+ * What the relief lets stand at the vessel, gauge Pa: its setting, and the water between them
+ * (below 0 when the relief sits lower). Source: hydrostatics, water at 1000 kg/m³.
+ */
 export const reliefLiftsGauge_Pa = (
   inputs: Pick<VesselInputs, 'reliefSetGauge_Pa' | 'reliefAbove_m'>,
 ): number => inputs.reliefSetGauge_Pa + head_Pa(inputs.reliefAbove_m ?? 0)
 
-/** Charge and final pressure at the vessel by the method, gauge Pa, before anything is sized; a relief above the vessel lets it have its head more. Sources: sources.en12828, sources.naFill. */
+/**
+ * Charge and final pressure at the vessel by the method, gauge Pa, before anything is sized; a
+ * relief above the vessel lets it have its head more. Sources: sources.en12828, sources.naFill.
+ */
 export function designPressures(inputs: VesselInputs): {
   readonly chargeGauge_Pa: number
   readonly finalGauge_Pa: number
@@ -101,8 +107,9 @@ export function designPressures(inputs: VesselInputs): {
 }
 
 /**
- * The vessel that a system needs by one method, counting a built-in one at what it takes in. Volumes above 0, hottest above fill.
- * `no-room` when the final pressure is not above the charge: it is said, never computed. Sources: sources.en12828, sources.handbookTank.
+ * The vessel that a system needs by one method, counting a built-in one at what it takes in.
+ * Volumes above 0, hottest above fill. `no-room` when the final pressure is not above the charge:
+ * it is said, never computed. Sources: sources.en12828, sources.handbookTank.
  */
 export function sizeVessel(inputs: VesselInputs): VesselSizing {
   const pressures = designPressures(inputs)
@@ -200,8 +207,8 @@ export interface FillTarget {
 const fillStep_Pa = 5000
 
 /**
- * Cold fill to aim at for a fitted vessel: by EN 12828 the least that keeps the reserve, rounded up to 0.05 bar where the window allows;
- * by the handbook the charge itself. Gauge Pa.
+ * Cold fill to aim at for a fitted vessel: by EN 12828 the least that keeps the reserve, rounded up
+ * to 0.05 bar where the window allows; by the handbook the charge itself. Gauge Pa.
  */
 export function fillTarget(inputs: VesselInputs, need: VesselNeed, fitted_m3: number): FillTarget {
   if (inputs.method === 'handbook') return { targetGauge_Pa: need.chargeGauge_Pa }
@@ -252,7 +259,10 @@ export interface SensitivityBar {
   readonly high_m3: number | undefined
 }
 
-/** What decides the answer: each input moved by what a careful installer may be out by, widest first. */
+/**
+ * What decides the answer: each input moved by what a careful installer may be out by, widest
+ * first.
+ */
 export function sensitivity(
   inputs: VesselInputs,
   reliefStep_Pa: number,

@@ -1,13 +1,19 @@
 import { foot_m, gravity_m_s2, psi_Pa } from '../../units/units'
 import { waterDensity_kg_m3 } from './water'
 
-/** Trade rule 0.433 psi per foot, Pa of a height of water in m. Common practice, no source; not the exact inverse of {@link headOfPressure_m}. */
+/**
+ * Trade rule 0.433 psi per foot, Pa of a height of water in m. Common practice, no source; not the
+ * exact inverse of {@link headOfPressure_m}.
+ */
 export const pressureOfHead_Pa = (height_m: number): number => 0.433 * (height_m / foot_m) * psi_Pa
 /** Trade rule 2.31 ft per psi, m of water of a pressure in Pa. Common practice, no source. */
 export const headOfPressure_m = (pressure_Pa: number): number =>
   2.31 * (pressure_Pa / psi_Pa) * foot_m
 
-/** Cold fill at the gauge, Pa: weight of the water above it plus a margin, from a density or a temperature. */
+/**
+ * Cold fill at the gauge, Pa: weight of the water above it plus a margin, from a density or a
+ * temperature.
+ */
 export const fillOfHeight_Pa = ({
   height_m,
   margin_Pa,

@@ -1,4 +1,7 @@
-/** Coefficients of IAPWS-IF97 and IAPWS R12-08, in the order of their tables. Rows are [I, J, n] unless said otherwise. */
+/**
+ * Coefficients of IAPWS-IF97 and IAPWS R12-08, in the order of their tables. Rows are [I, J, n]
+ * unless said otherwise.
+ */
 export type Term = readonly [number, number, number]
 
 /** Region 1, liquid: IAPWS R7-97(2012), Table 2. */

@@ -1,7 +1,10 @@
 /** Entries kept; past them all are forgotten, so that nothing grows. */
 const most = 2000
 
-/** A pure function of one number that remembers what it gave: the formulations are long, and a page asks for the same temperature many times. */
+/**
+ * A pure function of one number that remembers what it gave: the formulations are long, and a page
+ * asks for the same temperature many times.
+ */
 export function remembered<T>(compute: (value: number) => T): (value: number) => T {
   const kept = new Map<number, T>()
   return (value) => {

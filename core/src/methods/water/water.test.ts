@@ -57,7 +57,8 @@ test('a pressure below saturation is raised to it, so the liquid stays liquid', 
 test('outside 0 to 350 °C it refuses', () =>
   expect(() => liquidWater({ temp_K: 200, pressureAbs_Pa: 1e5 })).toThrow(RangeError))
 
-// Domain figures: 10-60 °C 1.68 %, 10-70 2.24, 10-80 2.87, 10-82 3.02, 10-90 3.56; density ratios, so physics, rounded to 0.01 %.
+// Domain figures: 10-60 °C 1.68 %, 10-70 2.24, 10-80 2.87, 10-82 3.02, 10-90 3.56; density ratios,
+// so physics, rounded to 0.01 %.
 test.each([
   [60, 1.68],
   [70, 2.24],

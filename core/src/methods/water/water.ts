@@ -30,8 +30,9 @@ const refuseOutside = (name: string, value: number, least: number, most: number)
 }
 
 /**
- * Properties of liquid water, IF97 region 1. Temperature 273.15 to 623.15 K; pressure absolute, from saturation to 100 MPa,
- * else RangeError. A pressure below saturation is raised to saturation. Source: sources.if97.
+ * Properties of liquid water, IF97 region 1. Temperature 273.15 to 623.15 K; pressure absolute,
+ * from saturation to 100 MPa, else RangeError. A pressure below saturation is raised to saturation.
+ * Source: sources.if97.
  */
 export function liquidWater({
   temp_K,
@@ -69,7 +70,10 @@ export function liquidWater({
   }
 }
 
-/** Vapour pressure of water, absolute, Pa. 273.15 to 647.096 K, else RangeError. Source: sources.if97, region 4. */
+/**
+ * Vapour pressure of water, absolute, Pa. 273.15 to 647.096 K, else RangeError. Source:
+ * sources.if97, region 4.
+ */
 export function saturationAbs_Pa(temp_K: number): number {
   refuseOutside('temp_K', temp_K, 273.15, 647.096)
   const [n1, n2, n3, n4, n5, n6, n7, n8, n9, n10] = saturation
@@ -80,7 +84,10 @@ export function saturationAbs_Pa(temp_K: number): number {
   return 1e6 * ((2 * c) / (-b + Math.sqrt(b ** 2 - 4 * a * c))) ** 4
 }
 
-/** Boiling temperature, K, at an absolute pressure of 611.213 Pa to 22.064 MPa, else RangeError. Source: sources.if97, region 4. */
+/**
+ * Boiling temperature, K, at an absolute pressure of 611.213 Pa to 22.064 MPa, else RangeError.
+ * Source: sources.if97, region 4.
+ */
 export function saturationTemp_K(pressureAbs_Pa: number): number {
   refuseOutside('pressureAbs_Pa', pressureAbs_Pa, 611.2, 22.064e6)
   const [n1, n2, n3, n4, n5, n6, n7, n8, n9, n10] = saturation
@@ -92,12 +99,18 @@ export function saturationTemp_K(pressureAbs_Pa: number): number {
   return (n10 + d - Math.sqrt((n10 + d) ** 2 - 4 * (n9 + n10 * d))) / 2
 }
 
-/** Saturated liquid at a temperature of 273.15 to 623.15 K: region 1 at its vapour pressure. Source: sources.if97. */
+/**
+ * Saturated liquid at a temperature of 273.15 to 623.15 K: region 1 at its vapour pressure. Source:
+ * sources.if97.
+ */
 export const saturatedLiquid: (temp_K: number) => LiquidWater = remembered((temp_K) =>
   liquidWater({ temp_K, pressureAbs_Pa: saturationAbs_Pa(temp_K) }),
 )
 
-/** Saturated steam, IF97 region 2 at the vapour pressure: specific volume m³/kg and enthalpy J/kg. 273.16 to 623.15 K. Source: sources.if97. */
+/**
+ * Saturated steam, IF97 region 2 at the vapour pressure: specific volume m³/kg and enthalpy J/kg.
+ * 273.16 to 623.15 K. Source: sources.if97.
+ */
 export const saturatedSteam: (temp_K: number) => {
   readonly specificVolume_m3_kg: number
   readonly enthalpy_J_kg: number
@@ -121,7 +134,10 @@ export const saturatedSteam: (temp_K: number) => {
 export const latentHeat_J_kg = (temp_K: number): number =>
   saturatedSteam(temp_K).enthalpy_J_kg - saturatedLiquid(temp_K).enthalpy_J_kg
 
-/** Dynamic viscosity, Pa·s, from temperature and density (both above 0), without the critical enhancement. Source: sources.viscosity. */
+/**
+ * Dynamic viscosity, Pa·s, from temperature and density (both above 0), without the critical
+ * enhancement. Source: sources.viscosity.
+ */
 export function viscosity_Pas({
   temp_K,
   density_kg_m3,
@@ -143,7 +159,10 @@ export function viscosity_Pas({
   return dilute * residual * 1e-6
 }
 
-/** Density of heating water, kg/m³, at one atmosphere or its own vapour pressure, whichever is more. 273.15 to 623.15 K. Source: sources.if97. */
+/**
+ * Density of heating water, kg/m³, at one atmosphere or its own vapour pressure, whichever is more.
+ * 273.15 to 623.15 K. Source: sources.if97.
+ */
 export const waterDensity_kg_m3: (temp_K: number) => number = remembered(
   (temp_K) =>
     liquidWater({ temp_K, pressureAbs_Pa: Math.max(101325, saturationAbs_Pa(temp_K)) })
@@ -151,8 +170,9 @@ export const waterDensity_kg_m3: (temp_K: number) => number = remembered(
 )
 
 /**
- * Part by which water grows from fill to hottest, ratio of densities less one (0 to about 0.1; slightly negative below 4 °C).
- * Not the EN 12828 table, which is a rounded convention. Source: sources.if97.
+ * Part by which water grows from fill to hottest, ratio of densities less one (0 to about 0.1;
+ * slightly negative below 4 °C). Not the EN 12828 table, which is a rounded convention. Source:
+ * sources.if97.
  */
 export const expansionFraction = ({
   fillTemp_K,

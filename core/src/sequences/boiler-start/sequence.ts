@@ -89,7 +89,10 @@ const readings = (id: string, was: { readonly was?: true }): readonly StepPart[]
 const wasOf = (job: SequenceJob, id: string): { readonly was?: true } =>
   boilersStarted(job.document)[0]?.id === id ? { was: true } : {}
 
-/** A gas boiler on a circuit that is full: gas, flame, and what is read at it. Each boiler has its own. */
+/**
+ * A gas boiler on a circuit that is full: gas, flame, and what is read at it. Each boiler has its
+ * own.
+ */
 export const boilerStart: SequenceSpec = {
   id: 'start',
   name: ({ document }, id) => `Start ${applianceOf(document, id).name}`,

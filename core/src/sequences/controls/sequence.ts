@@ -31,7 +31,9 @@ const priority = ({ document }: SequenceJob): readonly StepPart[] =>
       ]
     : []
 
-/** Every zone called in turn, what goes first, what stops what; at the end everything on automatic. */
+/**
+ * Every zone called in turn, what goes first, what stops what; at the end everything on automatic.
+ */
 export const controls: SequenceSpec = {
   id: 'controls',
   name: () => 'Controls',

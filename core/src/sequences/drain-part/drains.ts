@@ -1,6 +1,9 @@
 import type { JobDocument } from '../../job/document'
 
-/** What loses water with a section, as far as the job's file tells. What is not on file is not known, and says so. */
+/**
+ * What loses water with a section, as far as the job's file tells. What is not on file is not
+ * known, and says so.
+ */
 export interface Drains {
   /** Outlets that are named as losing water. */
   readonly outlets: readonly string[]

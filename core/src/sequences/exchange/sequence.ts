@@ -245,7 +245,10 @@ const readings = (job: SequenceJob): readonly StepPart[] => {
   ]
 }
 
-/** One safety part exchanged on a plant in use: off, cooled, let down, out, in, and back in the reverse order. */
+/**
+ * One safety part exchanged on a plant in use: off, cooled, let down, out, in, and back in the
+ * reverse order.
+ */
 export const exchangeParts: SequenceSpec = {
   id: 'exchange',
   name: (job) =>

@@ -8,7 +8,9 @@ import { back, seen, stands } from '../step'
 
 const of = 'heating'
 
-/** How far a mixture may be from the design, as a share of it by mass: common practice, no source. */
+/**
+ * How far a mixture may be from the design, as a share of it by mass: common practice, no source.
+ */
 const mixtureTolerance = 0.03
 
 const hasLever = ({ practice }: SequenceJob) => practice.fillBy === 'feed-valve-with-lever'

@@ -101,7 +101,9 @@ const acting = (isFirst: boolean): StepPart => ({
   admits: 'power',
 })
 
-/** Each limit stops the burner when it acts and when its wire breaks; every handling of a wire dead. */
+/**
+ * Each limit stops the burner when it acts and when its wire breaks; every handling of a wire dead.
+ */
 export const limits: SequenceSpec = {
   id: 'limits',
   name: ({ document }, id) => `Limits of ${applianceOf(document, id).name}`,

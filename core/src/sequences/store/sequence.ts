@@ -46,7 +46,10 @@ const draw = (job: SequenceJob): StepPart => ({
   },
 })
 
-/** A store that something else heats: filled, clean, its cut-outs proved, heated against the clock, safe at the taps. */
+/**
+ * A store that something else heats: filled, clean, its cut-outs proved, heated against the clock,
+ * safe at the taps.
+ */
 export const storeFill: SequenceSpec = {
   id: 'store',
   name: ({ document }, id) => `Fill and heat ${applianceOf(document, id).name}`,

@@ -13,7 +13,10 @@ import type { Heating } from '../../job/pressureDocument'
 import type { Practice } from '../../practice/practices'
 import type { CircuitAnswer } from './answer'
 
-/** A pump that drives this much more than the design through the circuit is turned down. Common practice, no source. */
+/**
+ * A pump that drives this much more than the design through the circuit is turned down. Common
+ * practice, no source.
+ */
 const overdriven = 1.3
 /** A balancing valve that has to take more than this sings. Common practice, no source. */
 const singing_Pa = 20000
@@ -95,7 +98,10 @@ function fluidFindings(
   ]
 }
 
-/** Flue gas of natural gas and propane condenses on a return below this. Common practice, from memory: about 55 °C. */
+/**
+ * Flue gas of natural gas and propane condenses on a return below this. Common practice, from
+ * memory: about 55 °C.
+ */
 const condenses_K = 328.15
 
 /** A condensing boiler wants a cool return; one that is not made for it is eaten by it. */
@@ -136,7 +142,9 @@ function returnFindings(
     : []
 }
 
-/** Floor loops want cooler water than radiators, and something that holds it when the mixer fails. */
+/**
+ * Floor loops want cooler water than radiators, and something that holds it when the mixer fails.
+ */
 function floorFindings(
   document: JobDocument,
   { emitters, floorMostTemp_K, floorMixer, floorCutOut }: Heating,
@@ -172,7 +180,9 @@ function floorFindings(
   ]
 }
 
-/** How far each device keeps what is foul from the drinking water. Source: practice.makeUp.source. */
+/**
+ * How far each device keeps what is foul from the drinking water. Source: practice.makeUp.source.
+ */
 const guards = {
   none: 0,
   'double-check': 1,
@@ -186,7 +196,10 @@ const whyKeptApart = (glycol: boolean, home: boolean): string => {
   return home ? 'heating water is foul' : 'the building is no dwelling'
 }
 
-/** What is in the circuit and who uses the building say how well the drinking water has to be kept from it. */
+/**
+ * What is in the circuit and who uses the building say how well the drinking water has to be kept
+ * from it.
+ */
 function makeUpFindings(
   { water, site }: JobDocument,
   heating: Heating,
@@ -195,7 +208,8 @@ function makeUpFindings(
   const { device, feedStays } = water.makeUp
   const glycol = heating.fluid.kind !== 'water'
   const home = site.building === 'dwelling' || site.building === 'new-dwelling'
-  // What nobody has said of the building stands among what is missing on Site; it is not judged as either.
+  // What nobody has said of the building stands among what is missing on Site; it is not judged as
+  // either.
   const wanted =
     glycol || (site.building !== null && !home) ? practice.makeUp.foul : practice.makeUp.home
   return [

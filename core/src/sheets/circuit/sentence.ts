@@ -9,7 +9,10 @@ const pumpDoes = ({ pump }: CircuitAnswer): readonly Piece[] => {
   return sentence`${name} does.`
 }
 
-/** What is asked of the pump, and which does; beside it the index circuit and what the circuit holds. */
+/**
+ * What is asked of the pump, and which does; beside it the index circuit and what the circuit
+ * holds.
+ */
 export function circuitSentence(
   answer: CircuitAnswer | undefined,
   { missing, show }: Telling,

@@ -184,7 +184,10 @@ function solveCircuit(
 const hasFloor = ({ emitters }: Heating): boolean =>
   emitters.some((emitter) => emitter.type === 'floor-loop')
 
-/** What has to be known before anybody may call a circuit sound; its flows can be computed without it. */
+/**
+ * What has to be known before anybody may call a circuit sound; its flows can be computed without
+ * it.
+ */
 function decidesOf(
   document: JobDocument,
   heating: Heating,

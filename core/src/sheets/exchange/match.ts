@@ -11,7 +11,10 @@ import type { MatchPoint } from './answer'
 const coldest_K = 277.15
 /** Figures read from two tags are the same within this share. */
 const slack = 1e-3
-/** Least between what a reducing valve passes and the relief behind it, share of the relief's setting: below it a relief reseats. Common practice, no source. */
+/**
+ * Least between what a reducing valve passes and the relief behind it, share of the relief's
+ * setting: below it a relief reseats. Common practice, no source.
+ */
 export const reducedMostShare = 0.8
 
 interface Held {
@@ -54,7 +57,10 @@ const isWithin = (value: number, limit: number, way: 'most' | 'least'): boolean 
 const isLike = (value: number, old: number, like: Held['like']): boolean =>
   like === 'equal' ? Math.abs(value - old) <= slack * old : value >= old * (1 - slack)
 
-/** The water between a part and the plant below it comes on top of its setting, Pa. Source: sources.arithmetic. */
+/**
+ * The water between a part and the plant below it comes on top of its setting, Pa. Source:
+ * sources.arithmetic.
+ */
 export const waterBelow_Pa = (exchange: Exchange): number =>
   waterDensity_kg_m3(coldest_K) * gravity_m_s2 * (exchange.plantBelow_m?.value ?? 0)
 
@@ -132,7 +138,10 @@ function reducingPoints({ reliefGauge_Pa }: Exchange, rows: Rows): readonly Matc
   return [setPoint(rows, { value, of: 'the relief behind it, so that it reseats', way: 'most' })]
 }
 
-/** The points by which a new part is held against the plant and the old part. Gauge, Pa; gross W. Source: sources.trade. */
+/**
+ * The points by which a new part is held against the plant and the old part. Gauge, Pa; gross W.
+ * Source: sources.trade.
+ */
 export function matchPoints(
   exchange: Exchange,
   rows: Rows,

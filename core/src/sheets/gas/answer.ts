@@ -15,7 +15,10 @@ export interface GasPipeAnswer extends StagedState {
   readonly allowed_Pa?: number
   /** At the appliance itself, after its connector. */
   readonly inletGauge_Pa?: number
-  /** What a table lets it pass, where the practice asks for a second verdict and the table covers it. */
+  /**
+   * What a table lets it pass, where the practice asks for a second verdict and the table covers
+   * it.
+   */
   readonly table_m3_s?: number
 }
 

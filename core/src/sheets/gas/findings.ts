@@ -99,7 +99,10 @@ export function gasFindings(
   ]
 }
 
-/** A drop over the allowance stops, unless the maker's own table for that appliance is on file: then it is to be measured at full fire. */
+/**
+ * A drop over the allowance stops, unless the maker's own table for that appliance is on file: then
+ * it is to be measured at full fire.
+ */
 function overAllowance(
   document: JobDocument,
   practice: Practice,
@@ -170,7 +173,10 @@ function overAllowance(
   ]
 }
 
-/** With everything off the pressure rises to what the regulator before it locks up at: the gas valve has to stand that. */
+/**
+ * With everything off the pressure rises to what the regulator before it locks up at: the gas valve
+ * has to stand that.
+ */
 function tooHigh({ survey, appliances }: JobDocument, fed: readonly GasPipeAnswer[]): GasFinding[] {
   return fed.flatMap((pipe): GasFinding[] => {
     const most = pipe.appliance?.maxInletGauge_Pa?.value
@@ -377,10 +383,16 @@ function endFindings(
   })
 }
 
-/** How far a regulator rises over its setting when nothing burns. Common practice, no source: about a fifth to a quarter. */
+/**
+ * How far a regulator rises over its setting when nothing burns. Common practice, no source: about
+ * a fifth to a quarter.
+ */
 const usualLockUpRatio = 0.25
 
-/** The stricter of two verdicts wins: a pipe that calculates well but that the table refuses is still to be changed. */
+/**
+ * The stricter of two verdicts wins: a pipe that calculates well but that the table refuses is
+ * still to be changed.
+ */
 function tableFindings(answer: GasAnswer, document: JobDocument): GasFinding[] {
   if (answer.tableLength_m === undefined) return []
   const refused = answer.pipes.filter(

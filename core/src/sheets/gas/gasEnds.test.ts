@@ -207,7 +207,10 @@ test('from lock-up to the meter’s outlet: 150 Pa, of which the meter 60 and th
 })
 
 describe('speed of the gas', () => {
-  /** Two hundred kilowatts of propane for a great allowance: the drop alone would let a narrow pipe pass. */
+  /**
+   * Two hundred kilowatts of propane for a great allowance: the drop alone would let a narrow pipe
+   * pass.
+   */
   const fast = (size: string | null) =>
     applyEdits(twoPounds(), [
       { path: ['appliances', 0, 'input_W'], value: read(200000) },

@@ -3,8 +3,9 @@ import type { JobDocument } from '../../job/document'
 import type { GasAnswer } from './answer'
 
 /**
- * The same supply with only some appliances burning, everything else as designed. It starts from the working pressure at full load: with less
- * burning the regulator gives a little more, so what it shows is the safe side. Ids of appliances. Source: sources.continuity.
+ * The same supply with only some appliances burning, everything else as designed. It starts from
+ * the working pressure at full load: with less burning the regulator gives a little more, so what
+ * it shows is the safe side. Ids of appliances. Source: sources.continuity.
  */
 export function gasWithOn(answer: GasAnswer, on: ReadonlySet<string>): GasAnswer {
   const sized = answer.pipes.map(({ pipe, appliance }) => ({
@@ -25,7 +26,11 @@ export function gasWithOn(answer: GasAnswer, on: ReadonlySet<string>): GasAnswer
   }
 }
 
-/** What is lost from lock-up to the meter's outlet, the regulator's and the meter's part told apart, Pa; undefined while the meter's is not known, or is more than all of it. Source: sources.arithmetic. */
+/**
+ * What is lost from lock-up to the meter's outlet, the regulator's and the meter's part told apart,
+ * Pa; undefined while the meter's is not known, or is more than all of it. Source:
+ * sources.arithmetic.
+ */
 export function lockUpShares({
   survey,
   gas,

@@ -29,7 +29,10 @@ export function segmentRows(
   }))
 }
 
-/** A gas tree from rows of text, or every sentence of what is wrong with them: as {@link treeFromRows}, and an appliance that is not there, or a load on a pipe that branches. */
+/**
+ * A gas tree from rows of text, or every sentence of what is wrong with them: as {@link
+ * treeFromRows}, and an appliance that is not there, or a load on a pipe that branches.
+ */
 export function segmentsFromRows(
   rows: readonly TableRow[],
   {

@@ -4,7 +4,10 @@ import type { Show } from '../../units/format'
 import type { Drawing } from '../../answer/drawing'
 import { networkTree } from '../networkTree'
 
-/** The gas pipes over the pressure of the stage that the index appliance is on, on one axis of effective length. */
+/**
+ * The gas pipes over the pressure of the stage that the index appliance is on, on one axis of
+ * effective length.
+ */
 export function gasTree(answer: GasAnswer, show: Show, width: number, selected?: string): Drawing {
   const { index, conditions } = answer
   const atMeter = index.root === meterNode

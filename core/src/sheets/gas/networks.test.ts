@@ -78,7 +78,10 @@ const waterRows = fc.array(
   { maxLength: 7 },
 )
 
-/** Rows put right enough to be computed: each leaves from an earlier one, has a length and a size that is made, and what hangs on a pipe others leave from is taken off it. */
+/**
+ * Rows put right enough to be computed: each leaves from an earlier one, has a length and a size
+ * that is made, and what hangs on a pipe others leave from is taken off it.
+ */
 function tidied<
   R extends {
     readonly from: string
@@ -96,7 +99,10 @@ function tidied<
   return tidy.map((row, i) => (tidy.some((other) => other.from === ids[i]) ? takeOff(row) : row))
 }
 
-/** A job with any two trees that a hand could leave behind: rings, orphans, nothing measured, sizes nobody makes, loads anywhere. */
+/**
+ * A job with any two trees that a hand could leave behind: rings, orphans, nothing measured, sizes
+ * nobody makes, loads anywhere.
+ */
 const anyJob = fc
   .record({
     tidy: fc.boolean(),

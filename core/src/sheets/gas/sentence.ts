@@ -7,7 +7,10 @@ import type { GasAnswer } from './answer'
 const lower = (text: string): string =>
   /^[A-Z][a-z]/.test(text) ? text.charAt(0).toLowerCase() + text.slice(1) : text
 
-/** The pipe to the index appliance and its drop; beside it what everything draws and what the others have to spare. */
+/**
+ * The pipe to the index appliance and its drop; beside it what everything draws and what the others
+ * have to spare.
+ */
 export function gasSentence(
   answer: GasAnswer | undefined,
   { missing, show, fixes }: Telling,

@@ -52,7 +52,10 @@ export const applianceInput_W = (appliance: Appliance | undefined, gas: FuelGas)
 const stageAllowance_Pa = (practice: Practice, inletGauge_Pa: number): number =>
   isElevated(inletGauge_Pa) ? elevatedDrop_Pa : practice.gas.allowance_Pa
 
-/** Greatest drop to the far end of a pipe: the stage's allowance, or less where an appliance's minimum inlet pressure or a regulator asks for it. */
+/**
+ * Greatest drop to the far end of a pipe: the stage's allowance, or less where an appliance's
+ * minimum inlet pressure or a regulator asks for it.
+ */
 function dropAllowed_Pa(
   segment: GasSegment,
   appliance: Appliance | undefined,
@@ -81,7 +84,10 @@ const regulatorOf = ({ regulator }: GasSegment): Regulator | undefined =>
       }
     : undefined
 
-/** Designs the gas supply: sizes where asked, flow, drop and pressure at every node with everything burning. */
+/**
+ * Designs the gas supply: sizes where asked, flow, drop and pressure at every node with everything
+ * burning.
+ */
 export function gasSheet(document: JobDocument, practice: Practice): Sheet<GasAnswer> {
   const { survey } = document
   const burners = fitted(document.appliances).filter((appliance) => burnsGas(appliance.kind))
@@ -260,7 +266,10 @@ const largestWhereFree = (
     }),
   )
 
-/** What has to be looked at before anybody may call a gas supply sound; the sizes can be computed without it. */
+/**
+ * What has to be looked at before anybody may call a gas supply sound; the sizes can be computed
+ * without it.
+ */
 function decidesOf(
   { gas, appliances, survey }: JobDocument,
   practice: Practice,
@@ -418,7 +427,10 @@ const equations: Readonly<
   },
 }
 
-/** The arithmetic of the supply: the load, then every pipe on the way to the index appliance, stage by stage. */
+/**
+ * The arithmetic of the supply: the load, then every pipe on the way to the index appliance, stage
+ * by stage.
+ */
 export function gasWorkings(answer: GasAnswer): readonly Working[] {
   const { gas, supply } = answer
   const way = pathTo(
@@ -504,7 +516,10 @@ export function gasWorkings(answer: GasAnswer): readonly Working[] {
   ]
 }
 
-/** The pipes of the stage that the index appliance is on, as a tree of its own, each with all that burns beyond it through a regulator. */
+/**
+ * The pipes of the stage that the index appliance is on, as a tree of its own, each with all that
+ * burns beyond it through a regulator.
+ */
 export function indexStage({ pipes, index, gas, supply }: GasAnswer): {
   readonly pipes: readonly SizedPipe[]
   readonly staged: boolean

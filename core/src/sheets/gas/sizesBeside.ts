@@ -11,13 +11,19 @@ export interface SizeBeside {
   readonly current: boolean
   /** Drop from the meter to the appliance beyond it that is worst off. */
   readonly worst_Pa: number
-  /** By how much that passes the allowance or an appliance's least pressure; 0 or less when it does not. */
+  /**
+   * By how much that passes the allowance or an appliance's least pressure; 0 or less when it does
+   * not.
+   */
   readonly over_Pa: number
   /** What the table lets it carry, where that is less than it has to. */
   readonly tableRefuses_m3_s?: number
 }
 
-/** A pipe in the next smaller and the next larger size of its catalogue, beside its own. Empty for an id that is not a pipe. */
+/**
+ * A pipe in the next smaller and the next larger size of its catalogue, beside its own. Empty for
+ * an id that is not a pipe.
+ */
 export function sizesBeside(answer: GasAnswer, id: string): readonly SizeBeside[] {
   const pipe = answer.pipes.find((one) => one.id === id)
   if (!pipe) return []

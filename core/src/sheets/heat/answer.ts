@@ -15,7 +15,9 @@ export interface OptionAnswer {
   readonly comparison: Comparison | undefined
   /** Gas of everything fitted with this option in place of a new boiler or heater. */
   readonly gas_m3_s: number
-  /** Smallest pipe of the practice's material that keeps the allowance over the surveyed distance. */
+  /**
+   * Smallest pipe of the practice's material that keeps the allowance over the surveyed distance.
+   */
   readonly gasPipe?: string
   /** Smallest copper that keeps the cold feed under 2 m/s. */
   readonly coldPipe?: string
@@ -30,7 +32,10 @@ export interface HeatAnswer {
   readonly curve: MainCurve | undefined
   /** Pressure wanted at the highest outlet, gauge. */
   readonly wantedGauge_Pa: number
-  /** Pressure that must be left at the main: wanted at the outlet, and the water's height to it. Gauge. */
+  /**
+   * Pressure that must be left at the main: wanted at the outlet, and the water's height to it.
+   * Gauge.
+   */
   readonly left_Pa: number
   /** What the main still gives with the wanted pressure left at the highest outlet. */
   readonly main_m3_s: number | undefined

@@ -5,7 +5,10 @@ import { inset, plot } from '../../answer/axes'
 import type { Drawing, Shape } from '../../answer/drawing'
 import { label, line } from '../../answer/drawing'
 
-/** Three nights of a circuit: its pressure as it warms and cools, and when the relief stood open. Gauge, at the vessel. */
+/**
+ * Three nights of a circuit: its pressure as it warms and cools, and when the relief stood open.
+ * Gauge, at the vessel.
+ */
 export function cycleTraceDrawing(
   { samples, highestGauge_Pa, openings }: CycleTrace,
   reliefGauge_Pa: number,

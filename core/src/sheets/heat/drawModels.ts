@@ -7,10 +7,16 @@ import type { HeatAnswer, OptionAnswer } from './answer'
 /** Below it a shower is of no use. Assumed. */
 export const usableTemp_K = 311.15
 const day_s = 86400
-/** Hot water without a store is set this far above what the outlets want. Assumed: what is lost on the way. */
+/**
+ * Hot water without a store is set this far above what the outlets want. Assumed: what is lost on
+ * the way.
+ */
 const onTheWay_K = 5
 
-/** The day's draws on one option, as the simulation takes them; undefined while something is missing. */
+/**
+ * The day's draws on one option, as the simulation takes them; undefined while something is
+ * missing.
+ */
 export function drawModelOf(
   document: JobDocument,
   answer: HeatAnswer,
@@ -53,7 +59,9 @@ export function drawModelOf(
   }
 }
 
-/** A morning of this household, to begin with: every shower once after the other, then the kitchen. */
+/**
+ * A morning of this household, to begin with: every shower once after the other, then the kitchen.
+ */
 export function usualScenario(
   document: JobDocument,
 ): readonly (DrawEvent & { readonly outletId: string; readonly open: number })[] {

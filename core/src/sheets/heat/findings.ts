@@ -10,10 +10,15 @@ import type { JobDocument } from '../../job/document'
 import type { Practice } from '../../practice/practices'
 import type { HeatAnswer, OptionAnswer } from './answer'
 
-/** A store whose top is this much hotter than its setting before it is warm is overheated. Source: sources.trade. */
+/**
+ * A store whose top is this much hotter than its setting before it is warm is overheated. Source:
+ * sources.trade.
+ */
 export const overheatLimit_K = 10
 
-/** A peak that the middle of the band carries this long is carried: nobody showers longer. Assumed. */
+/**
+ * A peak that the middle of the band carries this long is carried: nobody showers longer. Assumed.
+ */
 const longEnough_s = 600
 
 type Find = (

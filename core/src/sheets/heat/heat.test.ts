@@ -197,7 +197,8 @@ test('the day of a household is run on each option with the design’s own figur
     expect(result.outlets.map((one) => one.ran_s)).toEqual([720 + 600, 480, 3 * 240])
     expect(result.samples.length).toBeLessThanOrEqual(1500)
   }
-  // Two showers of 9 L/min at 40 °C from 5 °C ask 43.9 kW: more than 24 kW without a store, and a store carries it.
+  // Two showers of 9 L/min at 40 °C from 5 °C ask 43.9 kW: more than 24 kW without a store, and a
+  // store carries it.
   const [combi, store] = models.map((model) => model && simulateDraws(model))
   expect(combi?.outlets[0]?.fellAt_s).toBe(25200)
   expect(store?.outlets[0]?.fellAt_s).toBeUndefined()

@@ -7,7 +7,10 @@ import { label, line, niceStep } from '../../answer/drawing'
 
 const inset = { left: 16, right: 16, top: 26, bottom: 44 }
 
-/** Water temperature against what it does: where bacteria live, where it scalds and how fast, where this store and its outlets stand. */
+/**
+ * Water temperature against what it does: where bacteria live, where it scalds and how fast, where
+ * this store and its outlets stand.
+ */
 export function scaldCurveDrawing(
   {
     store_K,

@@ -33,7 +33,10 @@ import { zoneLoad_W } from '../../job/zoneLoad'
 import { storeSetting_K } from '../../job/storeSetting'
 import type { OptionAnswer, HeatAnswer } from './answer'
 
-/** Load of a mild day over that of the coldest. Assumed: about half the heating season lies below it. */
+/**
+ * Load of a mild day over that of the coldest. Assumed: about half the heating season lies below
+ * it.
+ */
 export const mildRatio = 0.4
 /** Greatest speed in the cold feed. Common practice, no source: 1 to 2 m/s. */
 export const feedSpeed_m_s = 2

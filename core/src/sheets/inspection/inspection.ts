@@ -42,7 +42,10 @@ export interface InspectionItem {
   readonly place?: string
 }
 
-/** The facts of the survey, walked as an inspection: each with the limit it is held against, and what is known of it already. */
+/**
+ * The facts of the survey, walked as an inspection: each with the limit it is held against, and
+ * what is known of it already.
+ */
 export function inspectionItems(
   document: JobDocument,
   practice: Practice,

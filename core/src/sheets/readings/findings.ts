@@ -29,7 +29,10 @@ export const closingName = (closing: Closing): string => {
   return label.charAt(0).toLowerCase() + label.slice(1)
 }
 
-/** Temperatures at which what is to flow would be ice. The circuit's own counts with its glycol; everything else is water. */
+/**
+ * Temperatures at which what is to flow would be ice. The circuit's own counts with its glycol;
+ * everything else is water.
+ */
 export function freezing(document: JobDocument): readonly ReadingsFinding[] {
   const { survey, heating } = document
   const fluid = heating ? heatingFluidOf(heating) : plainWater

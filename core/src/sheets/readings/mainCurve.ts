@@ -15,7 +15,10 @@ interface Marks {
 
 const inset = { left: 54, right: 22, top: 18, bottom: 40 }
 
-/** What the cold main gives: pressure over flow, the readings as dots, solid as far as it was measured and dashed beyond. */
+/**
+ * What the cold main gives: pressure over flow, the readings as dots, solid as far as it was
+ * measured and dashed beyond.
+ */
 export function mainCurveDrawing(
   curve: MainCurve,
   { points, leftGauge_Pa, wanted_m3_s }: Marks,

@@ -36,7 +36,10 @@ const capacityOf = (valve: ReliefValve, relieving: Relieving): number | undefine
   return valve.capacity_W?.value ?? (generic && genericCapacity_W(generic, relieving))
 }
 
-/** What all valves on the same water let out together; while one of them is not known, this one alone. */
+/**
+ * What all valves on the same water let out together; while one of them is not known, this one
+ * alone.
+ */
 function together_W(
   valve: ReliefValve,
   { reliefs }: JobDocument,
@@ -140,11 +143,17 @@ function dischargeOf(
     rulesFor(valve, rules),
   )
 }
-/** Of water let out by pressure alone, and of the main, where nobody has read them. Common practice, no source. */
+/**
+ * Of water let out by pressure alone, and of the main, where nobody has read them. Common practice,
+ * no source.
+ */
 const nearBoiling_K = 363.15
 const usualCold_K = 283.15
 
-/** One relief valve: setting, capacity against what heats the water, the parts behind it, where its water goes. Gauge pressures. */
+/**
+ * One relief valve: setting, capacity against what heats the water, the parts behind it, where its
+ * water goes. Gauge pressures.
+ */
 export function answerValve(
   valve: ReliefValve,
   document: JobDocument,

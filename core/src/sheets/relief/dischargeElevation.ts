@@ -42,7 +42,10 @@ const worstOf = (faults: readonly DischargeFault[]): VerdictIcon | undefined =>
       ? 'fix'
       : undefined
 
-/** A discharge pipe seen from the side, lengths to scale: valve, pieces, tundish, end and floor, each fault where it is. */
+/**
+ * A discharge pipe seen from the side, lengths to scale: valve, pieces, tundish, end and floor,
+ * each fault where it is.
+ */
 export function dischargeElevation(
   run: Discharge,
   faults: readonly DischargeFault[],

@@ -145,7 +145,10 @@ function valveFindings(
   ]
 }
 
-/** Held against the part it takes the place of: set pressure, temperature and capacity. Source: sources.trade. */
+/**
+ * Held against the part it takes the place of: set pressure, temperature and capacity. Source:
+ * sources.trade.
+ */
 function notLike(
   { valve, setGauge_Pa, openTemp_K, capacity_W }: ReliefAnswer,
   place: string,
@@ -252,7 +255,10 @@ function strangers({ parts }: JobDocument, practice: Practice): ReliefFinding[] 
   )
 }
 
-/** A fire or a sun that nobody can switch off, under a relief valve that is sized for something that stops. */
+/**
+ * A fire or a sun that nobody can switch off, under a relief valve that is sized for something that
+ * stops.
+ */
 const unstoppable = ({ appliances }: JobDocument): ReliefFinding[] =>
   fitted(appliances)
     .filter((one) => one.kind === 'solid-fuel-boiler' || one.kind === 'solar-collector')

@@ -6,7 +6,10 @@ import type { ReliefValve } from '../../job/pressureDocument'
 import type { Practice } from '../../practice/practices'
 import { protects_W } from '../protects'
 
-/** What heats the water that a valve guards: every boiler on the circuit, or the store's own burner, element or boiler. */
+/**
+ * What heats the water that a valve guards: every boiler on the circuit, or the store's own burner,
+ * element or boiler.
+ */
 export function heatSources(valve: ReliefValve, document: JobDocument): readonly Appliance[] {
   if (valve.guards === 'heating')
     return fitted(document.appliances).filter((one) => one.kind === 'boiler')

@@ -34,7 +34,10 @@ export interface DischargeValve extends Relieving {
   readonly power_W: number
   readonly openTemp_K: number
   readonly coldTemp_K: number
-  /** No table applies, and the computed back pressure decides; else it stands beside what the table says. */
+  /**
+   * No table applies, and the computed back pressure decides; else it stands beside what the table
+   * says.
+   */
   readonly backDecides: boolean
 }
 
@@ -141,7 +144,10 @@ const sizeAt = (like: DischargeSize, step: number): DischargeSize | undefined =>
     (size) => dischargeSizeFacts[size].step === step && size.endsWith('mm') === like.endsWith('mm'),
   )
 
-/** Holds a discharge pipe against the rules of its practice and against what it must carry. Gauge pressures. Sources: sources.approvedGRules, sources.naDischarge, sources.builtUp. */
+/**
+ * Holds a discharge pipe against the rules of its practice and against what it must carry. Gauge
+ * pressures. Sources: sources.approvedGRules, sources.naDischarge, sources.builtUp.
+ */
 export function judgeDischarge(
   run: Discharge,
   valve: DischargeValve,

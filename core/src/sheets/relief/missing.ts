@@ -85,7 +85,10 @@ function pieceDecides(piece: DischargePiece, place: string, name: string): reado
 
 const openEnds: readonly unknown[] = ['floor', 'outside', 'pan']
 
-/** What has to be looked at along a discharge pipe; without one there is nothing to look at, and a finding says so. */
+/**
+ * What has to be looked at along a discharge pipe; without one there is nothing to look at, and a
+ * finding says so.
+ */
 function dischargeDecides({ discharge, name }: ReliefValve, i: number): readonly Decides[] {
   if (discharge.pieces.length === 0) return []
   const run = `reliefs.${i}.discharge`
@@ -122,7 +125,10 @@ function dischargeDecides({ discharge, name }: ReliefValve, i: number): readonly
   ]
 }
 
-/** The plate of whatever heats the water behind a valve; an expansion valve lets out cold water and is not held against it. */
+/**
+ * The plate of whatever heats the water behind a valve; an expansion valve lets out cold water and
+ * is not held against it.
+ */
 const powerDecides = (
   valve: ReliefValve,
   document: JobDocument,

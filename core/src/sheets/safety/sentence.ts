@@ -34,7 +34,10 @@ function closing(answer: SafetyAnswer, show: Show): readonly Piece[] {
   return sentence`The system is ${strong(said)}. ${grows}${hot}`
 }
 
-/** The vessel of the hot water and its charge; beside it whether the system is closed and how it grows. */
+/**
+ * The vessel of the hot water and its charge; beside it whether the system is closed and how it
+ * grows.
+ */
 export const safetySentence = (
   answer: SafetyAnswer | undefined,
   { missing, practice, show }: Telling,

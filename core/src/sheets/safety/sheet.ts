@@ -22,10 +22,16 @@ import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
 import { hotWaterHeater } from '../../job/hotWaterHeater'
 import type { SafetyAnswer } from './answer'
 
-/** Share of the expansion relief's setting that the pressure may reach. Source: sources.potableVessel, common practice. */
+/**
+ * Share of the expansion relief's setting that the pressure may reach. Source:
+ * sources.potableVessel, common practice.
+ */
 export const underRelief = 0.9
 
-/** What keeps the hot water from bursting its store: closed or open, vessel, settings, inlet group, cut-outs. */
+/**
+ * What keeps the hot water from bursting its store: closed or open, vessel, settings, inlet group,
+ * cut-outs.
+ */
 export function safetySheet(
   document: JobDocument,
   practice: Practice,

@@ -105,7 +105,10 @@ function ownDecides(heating: Heating, { words }: Practice): readonly Decides[] {
   ]
 }
 
-/** What has to be known of the circuit before anybody may call its vessel sound; its size can be computed without it. */
+/**
+ * What has to be known of the circuit before anybody may call its vessel sound; its size can be
+ * computed without it.
+ */
 export const vesselDecides = (
   document: JobDocument,
   heating: Heating,

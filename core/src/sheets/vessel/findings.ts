@@ -15,7 +15,10 @@ import type { VesselAnswer } from './answer'
 
 /** A charge this near its target needs nothing done to it. Common practice, no source. */
 const chargeTolerance_Pa = 5000
-/** Above this elevation the thinner air changes an answer by more than a vessel size step may hide. Assumed. */
+/**
+ * Above this elevation the thinner air changes an answer by more than a vessel size step may hide.
+ * Assumed.
+ */
 const highSite_m = 600
 
 const methodSource = (practice: Practice) =>
@@ -426,7 +429,9 @@ function stateFindings(
   ]
 }
 
-/** What arrived preset: the charge and the feed as they came, and whether either has to be changed. */
+/**
+ * What arrived preset: the charge and the feed as they came, and whether either has to be changed.
+ */
 function presetFindings(
   heating: Heating,
   practice: Practice,
@@ -493,7 +498,10 @@ function countsNothing(
   ]
 }
 
-/** With the vessel after the pump, the rest of the circuit is pulled below its standing pressure by the pump's head. */
+/**
+ * With the vessel after the pump, the rest of the circuit is pulled below its standing pressure by
+ * the pump's head.
+ */
 function pumpFindings(
   heating: Heating,
   { inputs, fillGauge_Pa, fitted_m3 }: VesselAnswer,

@@ -37,7 +37,10 @@ function dialOf(top: number, size: number) {
   return { at, arc }
 }
 
-/** A dial gauge as it should read: what is normal between cold and hot is a thick band, where the relief lifts a mark. Reads without colour. */
+/**
+ * A dial gauge as it should read: what is normal between cold and hot is a thick band, where the
+ * relief lifts a mark. Reads without colour.
+ */
 export function gaugeFace(marks: GaugeMarks, show: Show, units: UnitSet, size = 260): Drawing {
   const unit = units['water-pressure']
   const relief = fromSi(marks.reliefGauge_Pa, unit)

@@ -12,7 +12,10 @@ export type HeatingRung =
 /** Steps a fill or a charge is set in, Pa: what a gauge on a pump shows. */
 const settingStep_Pa = 5000
 
-/** The rungs of a designed vessel, lowest first, and the gaps that must be kept between them. Gauge Pa, at the vessel. */
+/**
+ * The rungs of a designed vessel, lowest first, and the gaps that must be kept between them. Gauge
+ * Pa, at the vessel.
+ */
 export function ladderOf(
   answer: VesselAnswer,
   practice: Practice,

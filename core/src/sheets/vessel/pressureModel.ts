@@ -28,7 +28,10 @@ export const asDesigned: WhatIf = {
 export const isAsDesigned = (whatIf: WhatIf): boolean =>
   !whatIf.isolated && Object.values(whatIf).every((value) => value === 0 || value === false)
 
-/** A designed vessel and its circuit as the pressure model takes it, with a fault put in. Faults sit in the separate vessel, or in the built-in one where it is alone. */
+/**
+ * A designed vessel and its circuit as the pressure model takes it, with a fault put in. Faults sit
+ * in the separate vessel, or in the built-in one where it is alone.
+ */
 export function circuitModel(
   { inputs, need, fitted_m3, fillAtVesselGauge_Pa }: VesselAnswer,
   whatIf: WhatIf = asDesigned,
@@ -75,7 +78,10 @@ export interface PressureView {
   readonly hotGauge_Pa: number
 }
 
-/** Pressure against temperature of a designed vessel, with a fault put in. Gauge, at the vessel. Sources: sources.gasLaw, sources.if97. */
+/**
+ * Pressure against temperature of a designed vessel, with a fault put in. Gauge, at the vessel.
+ * Sources: sources.gasLaw, sources.if97.
+ */
 export function pressureView(answer: VesselAnswer, whatIf: WhatIf): PressureView {
   const { inputs, need } = answer
   const model = circuitModel(answer, whatIf)
@@ -98,7 +104,10 @@ export function pressureView(answer: VesselAnswer, whatIf: WhatIf): PressureView
   }
 }
 
-/** A designed vessel with a fault, put through three heating cycles. The creeping feed comes from the main at its static pressure. */
+/**
+ * A designed vessel with a fault, put through three heating cycles. The creeping feed comes from
+ * the main at its static pressure.
+ */
 export const cycleOf = (answer: VesselAnswer, whatIf: WhatIf, mainGauge_Pa: number): CyclePlan => ({
   ...usualCycle,
   circuit: circuitModel(answer, whatIf),

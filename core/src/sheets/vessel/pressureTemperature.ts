@@ -9,7 +9,10 @@ import { label, line, spread } from '../../answer/drawing'
 const pairs = (curve: readonly CurvePoint[]) =>
   curve.map((point): readonly [number, number] => [point.temp_K, point.gauge_Pa])
 
-/** Pressure against temperature from the cold fill to the hottest: the design, a fault beside it, the method's own expansion, and what must not be passed. Gauge, at the vessel. */
+/**
+ * Pressure against temperature from the cold fill to the hottest: the design, a fault beside it,
+ * the method's own expansion, and what must not be passed. Gauge, at the vessel.
+ */
 export function pressureTemperature(
   view: PressureView,
   show: Show,

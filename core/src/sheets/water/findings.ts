@@ -6,7 +6,10 @@ import type { Practice } from '../../practice/practices'
 import type { WaterAnswer, WaterPipeAnswer } from './answer'
 import { returnMost_m_s } from './waterLoop'
 
-/** Least share of the higher of two pressures that the lower has at a mixer. Common practice, no source. */
+/**
+ * Least share of the higher of two pressures that the lower has at a mixer. Common practice, no
+ * source.
+ */
 const mixerShare = 0.5
 
 /** What is wrong with, or worth saying of, a water feed. */
@@ -246,7 +249,10 @@ function returnFindings(
     }))
 }
 
-/** Water that stands warm for days is where bacteria grow: in a long branch, or in a loop that comes back cool. */
+/**
+ * Water that stands warm for days is where bacteria grow: in a long branch, or in a loop that comes
+ * back cool.
+ */
 function standingFindings(practice: Practice, answer: WaterAnswer): WaterFinding[] {
   const { standingMost_m3, standingSource: source } = practice.water
   return answer.waits

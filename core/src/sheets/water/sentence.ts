@@ -11,7 +11,10 @@ const designWords: Readonly<Record<WaterAnswer['designBy'], string>> = {
   'all-open': 'everything open',
 }
 
-/** What is left at the outlet that is worst off; beside it what runs at once and how long hot water is waited for. */
+/**
+ * What is left at the outlet that is worst off; beside it what runs at once and how long hot water
+ * is waited for.
+ */
 export function waterSentence(
   answer: WaterAnswer | undefined,
   { missing, show, fixes }: Telling,

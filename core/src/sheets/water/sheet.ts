@@ -60,7 +60,10 @@ function sidesOf(segments: readonly WaterSegment[]): ReadonlyMap<string, Side> {
   return sides
 }
 
-/** Designs the water feed: sizes where asked, flow, speed and pressure everywhere, waiting, mixers, secondary return, filling. */
+/**
+ * Designs the water feed: sizes where asked, flow, speed and pressure everywhere, waiting, mixers,
+ * secondary return, filling.
+ */
 export function waterSheet(
   document: JobDocument,
   practice: Practice,
@@ -303,7 +306,10 @@ const heaterLoss_Pa = ({ water }: JobDocument, segment: WaterSegment, flow_m3_s:
     ? squared_Pa(water.heaterDrop_Pa?.value, water.heaterAtFlow_m3_s?.value, flow_m3_s)
     : 0
 
-/** The outlets at the ends of the pipes, each with what it draws of hot or of cold to make its mixed flow. */
+/**
+ * The outlets at the ends of the pipes, each with what it draws of hot or of cold to make its mixed
+ * flow.
+ */
 function endsOf(
   document: JobDocument,
   practice: Practice,
@@ -355,7 +361,10 @@ function endsOf(
   })
 }
 
-/** The wait for hot water at each outlet: the pipe that stands still between the heater, or the loop, and it. */
+/**
+ * The wait for hot water at each outlet: the pipe that stands still between the heater, or the
+ * loop, and it.
+ */
 function waitsOf(
   pipes: readonly WaterPipeAnswer[],
   loop: WaterLoop | undefined,
@@ -468,8 +477,9 @@ export interface RealAnswer {
 }
 
 /**
- * What really flows with these outlets open: each wants its flow at the wanted pressure, and gives less in the root of what is left. What parts
- * and the heater lose is taken as a loss coefficient of their pipe. Sources: sources.continuity, sources.colebrook.
+ * What really flows with these outlets open: each wants its flow at the wanted pressure, and gives
+ * less in the root of what is left. What parts and the heater lose is taken as a loss coefficient
+ * of their pipe. Sources: sources.continuity, sources.colebrook.
  */
 export function realWater(document: JobDocument, answer: WaterAnswer, open: OpenEnds): RealAnswer {
   const pipes = answer.pipes.map(({ pipe, segment }): WaterPipe => ({

@@ -11,7 +11,10 @@ import { meterNode } from '../../methods/network/tree'
 import type { Practice } from '../../practice/practices'
 import type { WaterPipeAnswer } from './answer'
 
-/** How much cooler the water may come back where nothing else is written. Source: sources.loopBalance; 5 K is the usual limit of EN 806 and DIN 1988-300. */
+/**
+ * How much cooler the water may come back where nothing else is written. Source:
+ * sources.loopBalance; 5 K is the usual limit of EN 806 and DIN 1988-300.
+ */
 export const usualLoopDrop_K = 5
 /** Greatest speed in a return, which runs day and night. Common practice, no source. */
 export const returnMost_m_s = 0.7
@@ -35,7 +38,10 @@ export interface LoopReturnAnswer {
   readonly endTemp_K: number
   /** All the way round through it: out, and back. */
   readonly drop_Pa: number
-  /** What its balancing valve takes, and the setting that takes it; nothing on the longest way round. */
+  /**
+   * What its balancing valve takes, and the setting that takes it; nothing on the longest way
+   * round.
+   */
   readonly surplus_Pa: number
   readonly setting_m3_s: number | undefined
 }
@@ -44,7 +50,10 @@ export interface WaterLoop {
   readonly answer: LoopAnswer
   readonly drop_K: number
   readonly lagging_m: number
-  /** Of the whole loop, without lagging and with what is chosen or, where it is bare, with what is usual, W. */
+  /**
+   * Of the whole loop, without lagging and with what is chosen or, where it is bare, with what is
+   * usual, W.
+   */
   readonly bareLoss_W: number
   readonly laggedLoss_W: number
   /** Of a metre of its widest pipe, W/m. */
@@ -54,7 +63,10 @@ export interface WaterLoop {
   readonly returns: readonly LoopReturnAnswer[]
 }
 
-/** The secondary return: what it loses, the flow that holds the drop, its pump, and how its ways are balanced. Undefined while no return leads back. */
+/**
+ * The secondary return: what it loses, the flow that holds the drop, its pump, and how its ways are
+ * balanced. Undefined while no return leads back.
+ */
 export function waterLoop({
   loop,
   pipes,
@@ -111,7 +123,8 @@ export function waterLoop({
       })),
       { flowTemp_K: hotTemp_K, drop_K, water },
     )
-  // A return's size decides its loss, and its loss the flow that decides its size: the smallest is tried first, and the flow asks for wider.
+  // A return's size decides its loss, and its loss the flow that decides its size: the smallest is
+  // tried first, and the flow asks for wider.
   let sizes = new Map(drawn.map((back) => [back.id, sizeOf(back) ?? smallest(back)]))
   for (let round = 0; round < materials['copper-en1057'].sizes.length; round++) {
     const tried = solveWith(sizes, lagging_m)

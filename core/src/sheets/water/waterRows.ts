@@ -9,7 +9,10 @@ import { meterNode } from '../../methods/network/tree'
 import type { Show } from '../../units/format'
 import { parseQuantity } from '../../units/parse'
 
-/** Columns of a water tree as a table: the shared ones, how much higher the far end lies, and how many outlets stand there. */
+/**
+ * Columns of a water tree as a table: the shared ones, how much higher the far end lies, and how
+ * many outlets stand there.
+ */
 export const waterColumns = [
   ...sharedColumns.slice(0, 3),
   'Rise',
@@ -49,7 +52,10 @@ export function waterRows(
   }))
 }
 
-/** A water tree from rows of text, or every sentence of what is wrong with them: as {@link treeFromRows}, and an outlet that is not there, or a rise that cannot be. */
+/**
+ * A water tree from rows of text, or every sentence of what is wrong with them: as {@link
+ * treeFromRows}, and an outlet that is not there, or a rise that cannot be.
+ */
 export function waterFromRows(
   rows: readonly TableRow[],
   {

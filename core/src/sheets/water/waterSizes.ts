@@ -13,12 +13,17 @@ export interface WaterSizeBeside {
   readonly current: boolean
   readonly velocity_m_s: number
   readonly tooFast: boolean
-  /** Pressure left at the outlet beyond it that is worst off, gauge; undefined where it feeds none. */
+  /**
+   * Pressure left at the outlet beyond it that is worst off, gauge; undefined where it feeds none.
+   */
   readonly leftGauge_Pa: number | undefined
   readonly short: boolean
 }
 
-/** A pipe in the next smaller and the next larger size of its catalogue, beside its own. Empty for an id that is not a pipe. */
+/**
+ * A pipe in the next smaller and the next larger size of its catalogue, beside its own. Empty for
+ * an id that is not a pipe.
+ */
 export function waterSizesBeside(
   answer: WaterAnswer,
   practice: Practice,

@@ -3,14 +3,20 @@ import type { Show } from '../../units/format'
 import type { Drawing } from '../../answer/drawing'
 import { networkTree } from '../networkTree'
 
-/** What flows and what is left at each end, where it is not what was designed: real flows of open outlets. */
+/**
+ * What flows and what is left at each end, where it is not what was designed: real flows of open
+ * outlets.
+ */
 export interface DrawnReal {
   readonly far_Pa: (id: string) => number | undefined
   readonly given: (id: string) => string | undefined
   readonly sourceGauge_Pa: number
 }
 
-/** The water pipes, cold and hot, over the pressure along the way to the index outlet, its height in it. */
+/**
+ * The water pipes, cold and hot, over the pressure along the way to the index outlet, its height in
+ * it.
+ */
 export function waterTree(
   answer: WaterAnswer,
   show: Show,

@@ -9,7 +9,10 @@ const bySource = {
   'all-open': sources.continuity,
 } as const
 
-/** The arithmetic of the water feed: what runs at once, the main under it, and every pipe on the way to the index outlet. */
+/**
+ * The arithmetic of the water feed: what runs at once, the main under it, and every pipe on the way
+ * to the index outlet.
+ */
 export function waterWorkings(answer: WaterAnswer): readonly Working[] {
   const { index, curve, loop, fill } = answer
   const way = answer.pipes.filter((pipe) => answer.indexRun.includes(pipe.id))

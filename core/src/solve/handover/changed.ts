@@ -5,7 +5,10 @@ import type { SolvedSheetId } from '../sheets'
 import { solvedSpecs } from '../sheets'
 import { solve } from '../solve'
 
-/** Sheets of the design that rest on something else than they did in an earlier document, in their order. */
+/**
+ * Sheets of the design that rest on something else than they did in an earlier document, in their
+ * order.
+ */
 export function changedSheets(before: JobDocument, now: JobDocument): readonly SolvedSheetId[] {
   const [then, today] = [before, now].map((document) => ({
     document,

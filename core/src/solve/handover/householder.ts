@@ -32,7 +32,10 @@ export const householderQuestions = {
 } as const
 export type HouseholderQuestion = keyof typeof householderQuestions
 
-/** The householder's page: eight questions, answered from the job in plain words. What is not known is said to be not known. */
+/**
+ * The householder's page: eight questions, answered from the job in plain words. What is not known
+ * is said to be not known.
+ */
 export function householderPage(
   solution: Solution,
   leaving: readonly JudgedLeaving[],

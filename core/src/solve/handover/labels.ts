@@ -80,7 +80,10 @@ const dayOf = (
   return signed && siteTime(signed.at, site).slice(0, 10)
 }
 
-/** The labels of a job, from its design and from what was recorded of it. A day that nobody recorded is left to be written by hand. */
+/**
+ * The labels of a job, from its design and from what was recorded of it. A day that nobody recorded
+ * is left to be written by hand.
+ */
 export function labelsOf(
   solution: Solution,
   entries: readonly JobRecord[],

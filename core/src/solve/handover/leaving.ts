@@ -97,7 +97,10 @@ export interface JudgedLeaving {
   }
 }
 
-/** What is asked of this job before one leaves, with what was last answered to it. A small job asks none of it, and nothing is asked that stands in the work list. */
+/**
+ * What is asked of this job before one leaves, with what was last answered to it. A small job asks
+ * none of it, and nothing is asked that stands in the work list.
+ */
 export function judgeLeaving(
   document: JobDocument,
   practice: Practice,

@@ -8,7 +8,10 @@ import type { Judgement } from '../judge'
 import type { Solution } from '../solve'
 import { householderLacks } from './leaving'
 
-/** A paper of the pack: whether it is due on this job, and what it would still have to say is missing. */
+/**
+ * A paper of the pack: whether it is due on this job, and what it would still have to say is
+ * missing.
+ */
 export interface PaperDue {
   readonly id: PaperId
   readonly name: string
