@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
+import { useKeptText } from '../job/useKeptText'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 
@@ -12,7 +13,7 @@ import { Button } from '../ui/Button'
  */
 export function TestLog({ test }: { readonly test: JudgedTest }) {
   const { act, show, dates } = useJob()
-  const [text, setText] = useState('')
+  const [text, setText] = useKeptText(`test-note:${test.testId}`)
   const [ending, setEnding] = useState(false)
   const note = async (said: string) => {
     if (

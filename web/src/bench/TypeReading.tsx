@@ -3,6 +3,7 @@ import { clock, parseQuantity, typedAsk } from '@hestian/core'
 import { useEffect, useRef, useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
 import { useJob } from '../job/JobContext'
+import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
 import { Typed } from './parts'
 
@@ -81,9 +82,11 @@ function Field({ label, text, onText, placeholder, says }: FieldProps) {
 }
 
 /** What the gauge shows: one figure, or the two legs of a U-gauge, which add. */
-function useGaugeText(isU: boolean) {
+function useGaugeText(isU: boolean, testId: string) {
   const { solution, show } = useJob()
-  const [texts, setTexts] = useState<readonly [string, string]>(['', ''])
+  const [left, setLeft] = useKeptText(`reading:${testId}`)
+  const [right, setRight] = useKeptText(`reading-right:${testId}`)
+  const texts = [left, right] as const
   const unit = show.unit('gas-pressure')
   const parsed = texts.map((text) =>
     text.trim() === ''
@@ -102,7 +105,10 @@ function useGaugeText(isU: boolean) {
   const both = isU && one !== undefined && other !== undefined ? one + other : single
   return {
     gauge_Pa: both,
-    clear: () => setTexts(['', '']),
+    clear: () => {
+      setLeft('')
+      setRight('')
+    },
     fields: (isU
       ? (['Left leg, from its zero', 'Right leg, from its zero'] as const)
       : (['The gauge reads'] as const)
@@ -113,7 +119,7 @@ function useGaugeText(isU: boolean) {
           key={label}
           label={label}
           text={texts[at]}
-          onText={(text) => setTexts(at === 0 ? [text, texts[1]] : [texts[0], text])}
+          onText={at === 0 ? setLeft : setRight}
           placeholder={unit}
           says={says(at)}
         />
@@ -135,9 +141,9 @@ const minutesOf = (text: string): number | 'now' | undefined => {
 export function TypeReading({ test }: { readonly test: JudgedTest }) {
   const { typeSample, solution, show } = useJob()
   const { plan, settleFrom_ms } = test.run
-  const { gauge_Pa, clear, fields } = useGaugeText(plan.gauge.kind === 'water-gauge')
-  const [warmth, setWarmth] = useState('')
-  const [minutes, setMinutes] = useState('')
+  const { gauge_Pa, clear, fields } = useGaugeText(plan.gauge.kind === 'water-gauge', test.testId)
+  const [warmth, setWarmth] = useKeptText(`reading-warmth:${test.testId}`)
+  const [minutes, setMinutes] = useKeptText(`reading-minutes:${test.testId}`)
   const temp =
     warmth.trim() === ''
       ? undefined

@@ -7,6 +7,7 @@ import { Link } from 'react-router'
 import styled from 'styled-components'
 import { useGauges, useInstruments } from '../api/queries'
 import { useJob } from '../job/JobContext'
+import { useKeptText } from '../job/useKeptText'
 import { SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'
 import type { Log } from './LogFile'
@@ -30,8 +31,8 @@ function useChosen() {
   const listed = (useInstruments().data ?? []).filter(isPressureGauge)
   const [chosen, setChosen] = useState<string>()
   const [liveIs, setLiveIs] = useState(unlisted)
-  const [instrument, setInstrument] = useState('')
-  const [resolution, setResolution] = useState('')
+  const [instrument, setInstrument] = useKeptText('reader-instrument')
+  const [resolution, setResolution] = useKeptText('reader-resolution')
   const [log, setLog] = useState<Log>()
   const picked = chosen ?? liveId(gauges[0])
   const parsed = parseQuantity(

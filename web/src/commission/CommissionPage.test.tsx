@@ -7,6 +7,7 @@ import { reach } from '../api/reach'
 import { JobStand, lead } from '../job/jobStand.testing'
 import { OffStrip } from '../shell/OffStrip'
 import { CommissionPage } from './CommissionPage'
+import { press } from '../ui/hands.testing'
 
 beforeEach(() => {
   sessionStorage.clear()
@@ -31,7 +32,6 @@ const page = (
       <OffStrip working />
     </JobStand>,
   )
-const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }))
 const title = () => screen.getByRole('heading', { level: 2 }).textContent
 const type = (name: string | RegExp, text: string) =>
   fireEvent.change(screen.getByRole('textbox', { name }), { target: { value: text } })

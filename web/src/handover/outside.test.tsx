@@ -8,6 +8,7 @@ import { JobStand, lead } from '../job/jobStand.testing'
 import { Guests } from './Guests'
 import { MailPapers } from './MailPapers'
 import { NoticeToOffice } from './NoticeToOffice'
+import { press } from '../ui/hands.testing'
 
 // What goes to somebody outside the firm: papers, a notice, a link.
 
@@ -48,7 +49,6 @@ function stand(part: ReactNode, { entries = [], person = lead, answers = {} }: S
   )
 }
 const apprentice: Person = { ...lead, id: 'young', role: 'apprentice' }
-const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }))
 
 const mailed = (part: Partial<BodyOf<'mailed'>>): BodyOf<'mailed'> => ({
   ...{ kind: 'mailed', revision: 'A', to: 'anna@example.org', papers: [], outcome: 'taken' },

@@ -1,7 +1,15 @@
-import type { Edit, JobDocument, JobRecord, Person, RecordBody, SiteAct } from '@hestian/core'
-import { applyEdits, decide, judge, recordsOfAct, showIn, solve } from '@hestian/core'
+import type {
+  Edit,
+  JobDocument,
+  JobRecord,
+  Person,
+  RecordBody,
+  Sample,
+  SiteAct,
+} from '@hestian/core'
+import { applyEdits, decide, judge, recordsOfAct, showIn, solve, tickets } from '@hestian/core'
 import type { ReactNode } from 'react'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { MemoryRouter } from 'react-router'
 import { datesIn } from '../ui/dates'
 import { WorkedProvider } from '../ui/Worked'
@@ -14,7 +22,7 @@ export const lead: Person = {
   id: 'lead',
   name: 'Lead Person',
   role: 'lead',
-  tickets: ['gas', 'gas-boiler', 'gas-heater', 'unvented', 'electrical'],
+  tickets: [...tickets],
 }
 
 interface JobStandProps {
@@ -29,6 +37,10 @@ interface JobStandProps {
   readonly onEdit?: (edits: readonly Edit[], document: JobDocument) => void
   /** Hears of every act for the server, and says whether it is granted. */
   readonly onAct?: (path: string, body: object) => boolean
+  /** Hears of every record, and says whether somebody is at work who may make it. */
+  readonly onRecord?: (body: RecordBody) => boolean
+  /** Hears of every reading that is typed, and says whether somebody may. */
+  readonly onSample?: (testId: string, sample: Sample) => boolean
   readonly children: ReactNode
 }
 
@@ -41,6 +53,8 @@ export function JobStand({
   at = '/',
   onEdit,
   onAct = () => true,
+  onRecord = () => true,
+  onSample = () => true,
   children,
 }: JobStandProps) {
   const [document, setDocument] = useState(job)
@@ -53,19 +67,22 @@ export function JobStand({
     })
   const [entries, setEntries] = useState(before)
   const [refusal, setRefusal] = useState<string>()
+  const made = useRef(before.length)
   const judgement = judge(solution, { entries, samples: {} })
   /** Does something on site as the real one, and keeps it here. */
   const perform = (act: SiteAct): boolean => {
     const decision = decide(judgement, person, act)
     setRefusal(decision.ok ? undefined : decision.says)
     if (!decision.ok) return false
-    const made = { id: `act-${String(entries.length).padStart(4, '0')}`, by: person.id }
-    setEntries([...entries, ...recordsOfAct(decision, made, new Date().toISOString())])
+    const how = { id: `act-${String(entries.length).padStart(4, '0')}`, by: person.id }
+    setEntries([...entries, ...recordsOfAct(decision, how, new Date().toISOString())])
     return true
   }
-  const record = (body: RecordBody): string => {
-    const id = `made-${String(entries.length).padStart(4, '0')}`
-    setEntries([...entries, { id, by: person.id, at: '2026-11-20T10:00:00Z', body }])
+  const record = (body: RecordBody): string | undefined => {
+    if (!onRecord(body)) return undefined
+    const id = `made-${String(made.current++).padStart(4, '0')}`
+    const one = { id, by: person.id, at: '2026-11-20T10:00:00Z', body }
+    setEntries((before) => [...before, one])
     return id
   }
   const stand = {
@@ -77,6 +94,7 @@ export function JobStand({
     act: (path: string, body: object = {}) => Promise.resolve(onAct(path, body)),
     person,
     record,
+    typeSample: onSample,
     dates: datesIn('UTC'),
     nameOf: (id: string) => id,
     show: showIn(solution.practice.units),

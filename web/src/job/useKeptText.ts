@@ -2,15 +2,15 @@ import { useState } from 'react'
 
 /**
  * A text that survives a reload of the page until it is taken: what was typed and not recorded yet.
- * Emptied by setting it empty.
+ * Emptied by setting it empty; a form that begins with something begins with it again.
  */
-export function useKeptText(what: string): readonly [string, (text: string) => void] {
+export function useKeptText(what: string, begin = ''): readonly [string, (text: string) => void] {
   const key = `${what}:${location.pathname}`
   const [text, setText] = useState(() => {
     try {
-      return sessionStorage.getItem(key) ?? ''
+      return sessionStorage.getItem(key) ?? begin
     } catch {
-      return ''
+      return begin
     }
   })
   return [

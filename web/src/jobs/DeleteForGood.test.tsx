@@ -1,14 +1,12 @@
 /** @jest-environment jsdom */
 import type { BoardRow } from '@hestian/core'
-import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react'
+import { cleanup, screen, waitFor } from '@testing-library/react'
 import { owner, renderAs } from '../people/renderAs.testing'
 import { DeleteForGood } from './DeleteForGood'
+import { press, type } from '../ui/hands.testing'
 
 afterEach(cleanup)
 const row = { id: 'mill-house', number: '0421', name: 'Mill House' } as BoardRow
-const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }))
-const type = (label: string | RegExp, value: string) =>
-  fireEvent.change(screen.getByLabelText(label), { target: { value } })
 
 test('a job goes with a reason and its own number, and with nothing less', async () => {
   let gone = 0

@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
 import { z } from 'zod'
 import { ApiError, call, newId } from '../api/client'
+import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
 
 interface DeleteForGoodProps {
@@ -16,7 +17,7 @@ interface DeleteForGoodProps {
 export function DeleteForGood({ row, by, onGone }: DeleteForGoodProps) {
   const client = useQueryClient()
   const [open, setOpen] = useState(false)
-  const [reason, setReason] = useState('')
+  const [reason, setReason] = useKeptText(`delete-reason:${row.id}`)
   const [number, setNumber] = useState('')
   const [says, setSays] = useState<string>()
   if (!open)
@@ -31,6 +32,7 @@ export function DeleteForGood({ row, by, onGone }: DeleteForGoodProps) {
       return setSays(`Type the number of this job, ${row.number}: nothing brings it back.`)
     try {
       await call('POST', `/jobs/${row.id}/delete`, z.unknown(), { id: newId(), by, reason })
+      setReason('')
       await client.invalidateQueries({ queryKey: ['board'] })
       await client.invalidateQueries({ queryKey: ['deleted'] })
       onGone()

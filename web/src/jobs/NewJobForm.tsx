@@ -7,6 +7,7 @@ import { useNavigate } from 'react-router'
 import styled from 'styled-components'
 import { ApiError, call, newId } from '../api/client'
 import { aJob } from '../api/queries'
+import { useKeptText } from '../job/useKeptText'
 import { useWho } from '../job/WhoContext'
 import { Button } from '../ui/Button'
 import { LateChoice } from '../ui/LateChoice'
@@ -20,8 +21,8 @@ export function NewJobForm({ onClose }: { readonly onClose: () => void }) {
   const client = useQueryClient()
   const { person, ask } = useWho()
   const [id] = useState(newId)
-  const [name, setName] = useState('')
-  const [address, setAddress] = useState('')
+  const [name, setName] = useKeptText('new-job-name')
+  const [address, setAddress] = useKeptText('new-job-address')
   const [practice, setPractice] = useState<PracticeName>('uk-ireland')
   const [says, setSays] = useState<string>()
   const [tried, setTried] = useState(false)
@@ -50,6 +51,8 @@ export function NewJobForm({ onClose }: { readonly onClose: () => void }) {
         timeZone: deviceZone(practice),
         by: person.id,
       })
+      setName('')
+      setAddress('')
       client.setQueryData(['job', job.id], job)
       await client.invalidateQueries({ queryKey: ['board'] })
       void navigate(`/jobs/${job.id}/work`)

@@ -1,9 +1,10 @@
 /** @jest-environment jsdom */
 import type { Person, TickItem } from '@hestian/core'
-import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
+import { cleanup, render, screen, waitFor } from '@testing-library/react'
 import { house } from '../../../core/src/solve/house.testing'
 import { JobStand, lead } from '../job/jobStand.testing'
 import { TickForm } from './TickForm'
+import { button, press, type } from '../ui/hands.testing'
 
 let acts: { path: string; body: object }[]
 let done: number
@@ -33,10 +34,6 @@ const form = (of: TickItem, person: Person = lead) =>
       <TickForm item={of} onDone={() => done++} />
     </JobStand>,
   )
-const button = (name: string | RegExp) => screen.getByRole<HTMLButtonElement>('button', { name })
-const press = (name: string | RegExp) => fireEvent.click(button(name))
-const type = (label: string | RegExp, value: string) =>
-  fireEvent.change(screen.getByLabelText(label), { target: { value } })
 
 test('what asks for nothing is ticked by one press', async () => {
   form(item())

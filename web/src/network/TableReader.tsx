@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react'
 import { Heading, Label, TextArea, TextField } from 'react-aria-components'
 import styled from 'styled-components'
+import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
 import { fromCsv } from './csv'
 import type { TableIoProps } from './TableIo'
@@ -16,7 +17,7 @@ export function TableReader<S>({
   onUse,
   close,
 }: TableIoProps<S> & { readonly close: () => void }) {
-  const [text, setText] = useState('')
+  const [text, setText] = useKeptText('pasted-table')
   const [from, setFrom] = useState('Pasted')
   const understood = useMemo(() => {
     if (text.trim() === '') return undefined
@@ -25,6 +26,7 @@ export function TableReader<S>({
   const take = () => {
     if (understood?.ok) {
       onUse(understood.segments)
+      setText('')
       close()
     }
   }

@@ -4,6 +4,7 @@ import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { newId } from '../api/client'
 import { enter } from '../job/enter'
+import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
 import { DoneForm } from '../ui/DoneRow'
 import { Choice } from '../ui/fields'
@@ -15,13 +16,14 @@ export const roleOptions = roles.map((id) => ({ id, text: roleWords[id] }))
 export function AddPerson({ onDone }: { readonly onDone: () => void }) {
   const client = useQueryClient()
   const [id] = useState(newId)
-  const [name, setName] = useState('')
+  const [name, setName] = useKeptText('new-person')
   const [role, setRole] = useState<Role>('apprentice')
   const [says, setSays] = useState<string>()
   const add = async () => {
     const refused = await enter('/people', { id, name, role })
     setSays(refused)
     if (refused !== undefined) return
+    setName('')
     await client.invalidateQueries({ queryKey: ['people'] })
     onDone()
   }

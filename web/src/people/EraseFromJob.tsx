@@ -4,6 +4,7 @@ import { useState } from 'react'
 import styled from 'styled-components'
 import { newId } from '../api/client'
 import { enter } from '../job/enter'
+import { useKeptText } from '../job/useKeptText'
 import { useWho } from '../job/WhoContext'
 import { Button } from '../ui/Button'
 import { DoneForm } from '../ui/DoneRow'
@@ -43,7 +44,7 @@ function Erase({
   const [id] = useState(newId)
   const [place, setPlace] = useState(false)
   const [photographs, setPhotographs] = useState(false)
-  const [reason, setReason] = useState('')
+  const [reason, setReason] = useKeptText(`erase-reason:${job.id}`)
   const [number, setNumber] = useState('')
   const [says, setSays] = useState<string>()
   const erase = async () => {
@@ -53,6 +54,7 @@ function Erase({
     const body = { id, by: person?.id, words, place, photographs, reason }
     const refused = await enter(`/jobs/${job.id}/erase`, body)
     if (refused !== undefined) return setSays(refused)
+    setReason('')
     onLeave()
     onErased()
     await client.invalidateQueries()

@@ -1,8 +1,9 @@
 /** @jest-environment jsdom */
 import type { Held, HeldInJob } from '@hestian/core'
-import { cleanup, fireEvent, screen } from '@testing-library/react'
+import { cleanup, screen } from '@testing-library/react'
 import { HeldPage } from './HeldPage'
 import { owner, renderAs } from './renderAs.testing'
+import { press, type } from '../ui/hands.testing'
 
 afterEach(cleanup)
 const job: HeldInJob = {
@@ -15,9 +16,6 @@ const held = (part: Partial<Held>): Held => ({
   ...{ jobs: [], unreadable: [], elsewhere: [] },
   ...part,
 })
-const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }))
-const type = (label: string, value: string) =>
-  fireEvent.change(screen.getByLabelText(label), { target: { value } })
 async function look(found: Held) {
   const sent = renderAs(owner(), <HeldPage />, (url) => (url.endsWith('/held') ? found : {}))
   await screen.findByLabelText('Name, address or number')

@@ -1,10 +1,18 @@
-import type { ChangeStaff, HeldTicket, Role, Staff } from '@hestian/core'
-import { isRole, practiceLabels, practiceNames, tickets, ticketWords } from '@hestian/core'
+import type { HeldTicket, Staff } from '@hestian/core'
+import {
+  ChangeStaff,
+  isRole,
+  practiceLabels,
+  practiceNames,
+  tickets,
+  ticketWords,
+} from '@hestian/core'
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import styled from 'styled-components'
 import { z } from 'zod'
 import { ApiError, call } from '../api/client'
+import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
 import { Day } from '../ui/Day'
 import { DoneForm } from '../ui/DoneRow'
@@ -20,6 +28,15 @@ const placeOptions = [
 
 const blank: HeldTicket = { ticket: 'gas', practice: null, number: '', issuer: '', until: null }
 
+/** What was changed and not kept yet, as far as it can be read; what stands otherwise. */
+function changedSoFar(kept: string, { role, holds }: Staff): ChangeStaff {
+  try {
+    return ChangeStaff.parse(JSON.parse(kept))
+  } catch {
+    return { role: isRole(role) ? role : 'apprentice', holds }
+  }
+}
+
 /** What somebody is, and their tickets as their papers say them. */
 export function StaffForm({
   staff,
@@ -29,18 +46,26 @@ export function StaffForm({
   readonly onDone: () => void
 }) {
   const client = useQueryClient()
-  const [role, setRole] = useState<Role>(isRole(staff.role) ? staff.role : 'apprentice')
-  const [holds, setHolds] = useState<readonly HeldTicket[]>(staff.holds)
+  const [kept, setKept] = useKeptText(`staff:${staff.id}`)
+  const [{ role, holds }, setChanged] = useState(() => changedSoFar(kept, staff))
   const [says, setSays] = useState<string>()
+  const set = (part: Partial<ChangeStaff>) => {
+    const changed = { role, holds, ...part }
+    setChanged(changed)
+    setKept(JSON.stringify(changed))
+  }
   const change = (at: number, part: Partial<HeldTicket>) =>
-    setHolds(holds.map((one, i) => (i === at ? { ...one, ...part } : one)))
+    set({ holds: holds.map((one, i) => (i === at ? { ...one, ...part } : one)) })
+  const leave = () => {
+    setKept('')
+    onDone()
+  }
   const keep = async () => {
     try {
-      const body: ChangeStaff = { role, holds: [...holds] }
-      await call('PUT', `/people/${staff.id}`, z.unknown(), body)
+      await call('PUT', `/people/${staff.id}`, z.unknown(), { role, holds })
       await client.invalidateQueries({ queryKey: ['people'] })
       await client.invalidateQueries({ queryKey: ['session'] })
-      onDone()
+      leave()
     } catch (error) {
       setSays(error instanceof ApiError ? error.message : 'It was not kept. Try again.')
     }
@@ -58,7 +83,7 @@ export function StaffForm({
         label="What they are"
         value={role}
         options={roleOptions}
-        onChoose={setRole}
+        onChoose={(one) => set({ role: one })}
       />
       {holds.map((one, i) => (
         <OneTicket
@@ -66,10 +91,10 @@ export function StaffForm({
           key={i}
           held={one}
           onChange={(part) => change(i, part)}
-          onDrop={() => setHolds(holds.filter((_, at) => at !== i))}
+          onDrop={() => set({ holds: holds.filter((_, at) => at !== i) })}
         />
       ))}
-      <Button look="text" onPress={() => setHolds([...holds, blank])}>
+      <Button look="text" onPress={() => set({ holds: [...holds, blank] })}>
         Add a ticket
       </Button>
       {says && <p role="alert">{says}</p>}
@@ -77,7 +102,7 @@ export function StaffForm({
         <Button type="submit" look="go">
           Keep it
         </Button>{' '}
-        <Button look="text" onPress={onDone}>
+        <Button look="text" onPress={leave}>
           Leave it
         </Button>
       </div>

@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { Checkbox, Input, Label, TextField } from 'react-aria-components'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
+import { useKeptText } from '../job/useKeptText'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { NotesHere } from '../ui/SheetPage'
@@ -28,13 +29,14 @@ export function DraughtTrial() {
   const { draft, edit, record, solution, dates } = useJob()
   const last = draft.document.survey.draught
   const [held, setHeld] = useState<readonly DraughtCondition[]>([])
-  const [note, setNote] = useState('')
+  const [note, setNote] = useKeptText('draught-note')
   const [again, setAgain] = useState(last === null)
   const { words } = solution.practice
   const say = (smoke: 'in' | 'hovers' | 'out') => {
     const trial = { held: [...held], smoke, note: note.trim(), at: new Date().toISOString() }
     const recordId = record({ kind: 'draught', trial })
     if (!recordId) return
+    setNote('')
     edit([{ path: ['survey', 'draught'], value: { ...trial, recordId } }])
     setAgain(false)
   }

@@ -5,6 +5,7 @@ import { Input, Label, Radio, RadioGroup, TextField } from 'react-aria-component
 import { Link } from 'react-router'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
+import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
 import { Day } from '../ui/LateDay'
 import { Photos } from '../ui/Photos'
@@ -31,11 +32,11 @@ export function InspectForm({
 }) {
   const { record, state } = useJob()
   const [verdict, setVerdict] = useState<InspectionVerdict | undefined>(item.suggests)
-  const [note, setNote] = useState(item.found ?? '')
-  const [because, setBecause] = useState('')
+  const [note, setNote] = useKeptText(`inspect-note:${item.id}`, item.found)
+  const [because, setBecause] = useKeptText(`inspect-because:${item.id}`)
   const [photos, setPhotos] = useState<readonly Evidence[]>([])
-  const [snag, setSnag] = useState('')
-  const [owner, setOwner] = useState('')
+  const [snag, setSnag] = useKeptText(`inspect-snag:${item.id}`)
+  const [owner, setOwner] = useKeptText(`inspect-owner:${item.id}`)
   const [due, setDue] = useState<string | null>(null)
   const [says, setSays] = useState<string>()
   const keep = () => {
@@ -56,6 +57,7 @@ export function InspectForm({
     if (!id) return
     if (snag.trim() !== '')
       record({ kind: 'snag', what: snag.trim(), owner: owner.trim(), due, item: item.id })
+    for (const empty of [setNote, setBecause, setSnag, setOwner]) empty('')
     done()
   }
   return (

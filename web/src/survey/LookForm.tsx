@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { Input, Label, Radio, RadioGroup, TextField } from 'react-aria-components'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
+import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
 import { Photos } from '../ui/Photos'
 
@@ -22,7 +23,7 @@ export function LookForm({
   const { words } = solution.practice
   const seen = draft.document.survey.looked[question.key]
   const [basis, setBasis] = useState<SiteBasis>(seen?.basis ?? 'measured')
-  const [note, setNote] = useState(seen?.note ?? '')
+  const [note, setNote] = useKeptText(`look-note:${question.key}`, seen?.note)
   const [photos, setPhotos] = useState<readonly Evidence[]>([])
   const answer = (id: string) => {
     const from = basis === 'assumed' ? 'Assumed' : basis === 'read' ? 'Told or read' : 'Seen'
@@ -37,6 +38,7 @@ export function LookForm({
       ...(photos.length > 0 ? { photos: [...photos] } : {}),
     })
     if (!recordId) return
+    setNote('')
     edit([
       {
         path: ['survey', 'looked', question.key],
