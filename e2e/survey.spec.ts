@@ -452,7 +452,7 @@ test('the board finds, narrows, sorts, pages and puts away by keyboard, and star
   await expect(page.getByText('No job matches “no such house”')).toBeVisible()
   await page.getByRole('button', { name: 'Show all' }).click()
   await page.getByRole('searchbox').fill('Kestrel')
-  await page.getByRole('button', { name: /More for Kestrel Weir/ }).click()
+  await page.getByRole('button', { name: 'More for Kestrel Weir Rowing Club', exact: true }).click()
   await page
     .getByRole('textbox', { name: 'Start another job from this design' })
     .fill('Second Boathouse')

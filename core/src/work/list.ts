@@ -2,7 +2,7 @@ import type { JobDocument } from '../job/document'
 import type { BodyOf, JobRecord } from '../job/records'
 import { ofKind } from '../job/records'
 import { kindsOf } from './kinds'
-import type { TickItem } from './tickItems'
+import type { TickItem, TickItemId } from './tickItems'
 import { tickGroups, tickItems } from './tickItems'
 
 /** An item of the work list with what was recorded of it. */
@@ -18,6 +18,12 @@ export interface JudgedItem {
 
 /** Asked before anything is taken out; of work whose isolation is done in steps only the first. */
 const hazards = ['asbestos', 'dead', 'cool'] as const
+
+/** Items asked only where the installation has what they are about. */
+const isHere: Readonly<Partial<Record<TickItemId, (document: JobDocument) => boolean>>> = {
+  'backflow-tested': ({ heating, water }) =>
+    heating !== null && water.makeUp.device === 'backflow-preventer',
+}
 
 /**
  * What the work asks to be done and written down, in the order of work, each once; with what was
@@ -42,7 +48,7 @@ export function workItems(
       (item) =>
         item.group === group &&
         wanted.has(item.id) &&
-        (item.asked === undefined || item.asked(document) || ticked.includes(item.id)) &&
+        (isHere[item.id as TickItemId]?.(document) !== false || ticked.includes(item.id)) &&
         (item.parts === undefined || (part !== undefined && item.parts.includes(part))),
     ),
   )

@@ -1,4 +1,3 @@
-import type { JobDocument } from '../job/document'
 import type { ExchangedPart } from '../job/workDocument'
 import type { Ticket } from '../practice/tickets'
 import type { Measure } from '../units/measure'
@@ -24,8 +23,6 @@ export interface TickItem {
   readonly parts?: readonly ExchangedPart[]
   /** It cannot be passed over with a reason. */
   readonly always?: true
-  /** Only where the installation has what it is about. */
-  readonly asked?: (document: JobDocument) => boolean
   /** That it is not called for is seen by anyone; its ticket is for doing it. */
   readonly anyoneSaysNotHere?: true
   /** Asked on lists of before, and a step of a sequence now: shown where it was ticked. */
@@ -165,7 +162,6 @@ export const tickItems = [
     why: 'What was in the circuit stays out of the glass only while both checks hold. Who may test it, how often and on which form, the water company says.',
     text: 'What each check held, when the port opened, number of the report',
     ticket: 'backflow',
-    asked: ({ heating, water }) => heating !== null && water.makeUp.device === 'backflow-preventer',
   },
   {
     id: 'retest',

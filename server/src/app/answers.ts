@@ -13,7 +13,7 @@ const tooLarge =
 export function answerErrors(http: FastifyInstance): void {
   http.setErrorHandler((error: FastifyError, request, reply) => {
     const { status, ...refused } = answerTo(error)
-    if (status >= 500) http.log.error({ err: error, url: request.url })
+    if (status >= 500) http.log.error({ err: error, says: String(error), url: request.url })
     return reply.code(status).send(refused satisfies Refused)
   })
 }

@@ -49,7 +49,7 @@ import { TestRecorder } from '../bench/recorder'
 import { SampleBuffer } from '../bench/sampleBuffer'
 import { testRoutes } from '../bench/testRoutes'
 import type { WorkerPool } from '../workers/pool'
-import { makeTasks } from '../workers/tasks'
+import { carried, makeTasks } from '../workers/tasks'
 import { answerErrors } from './answers'
 import type { DoorLimits } from './doors'
 import { doorLimits, guardDoors } from './doors'
@@ -150,7 +150,7 @@ async function openParts(
   const firm = readPeopleFile(dataFolder)
   const db = await Database.open(dataFolder)
   const pool = startWorkers?.(dataFolder)
-  const tasks = pool?.tasks ?? makeTasks(db, dataFolder)
+  const tasks = pool?.tasks ?? carried(makeTasks(db, dataFolder))
   const hub = new LiveHub()
   const jobs = new JobStore(db, hub, clock)
   const people = new PeopleStore(db, clock)

@@ -1,4 +1,4 @@
-import type { JobRecord, Show, Solution, Working } from '@hestian/core'
+import type { JobRecord, Show, Solution, Ticket, Working } from '@hestian/core'
 import {
   offWords,
   ofKind,
@@ -97,17 +97,21 @@ export function cautions({ practice, gas }: Solution, show: Show): Content[] {
 export function signatures(
   { state }: HandoverFacts,
   witness: Witness,
-  last = witness.sealed,
+  {
+    last = witness.sealed,
+    asked = tickets,
+  }: { readonly last?: string; readonly asked?: readonly Ticket[] } = {},
 ): Content[] {
   const signed = state.records.flatMap((record) =>
     record.body.kind === 'signature' ? [{ record, body: record.body }] : [],
   )
   const imported = new Set(state.revisions.filter((one) => one.imported).map((one) => one.letter))
-  const held = (names: readonly string[]) =>
-    tickets
-      .filter((ticket) => names.includes(ticket))
-      .map((ticket) => ticketWords[ticket])
-      .join(', ')
+  const words = asked.map((ticket) => ticketWords[ticket])
+  /** The tickets of whoever signed, as their papers say them; older signatures have only their names. */
+  const held = ({ papers, ticketsHeld }: (typeof signed)[number]['body']): string =>
+    (papers ?? ticketsHeld.map((name) => ticketWords[name as Ticket] ?? name))
+      .filter((said) => words.some((one) => said.startsWith(one)))
+      .join('; ')
   return [
     section('Signatures'),
     signed.length === 0
@@ -120,7 +124,7 @@ export function signatures(
               stack: [
                 bold(body.typedName),
                 {
-                  text: `${witness.nameOf(record.by)}: ${body.papers?.join('; ') ?? held(body.ticketsHeld)}`,
+                  text: [witness.nameOf(record.by), held(body)].filter(Boolean).join(': '),
                   color: paperInks['ink-2'],
                 },
                 ...(body.drawn ? [drawnSignature(body.drawn)] : []),

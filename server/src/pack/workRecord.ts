@@ -1,4 +1,4 @@
-import type { Exchange, ExchangeAnswer, Maker, Show, Solution } from '@hestian/core'
+import type { Exchange, ExchangeAnswer, Maker, Show, Solution, Ticket } from '@hestian/core'
 import {
   answerOf,
   causeStays,
@@ -9,6 +9,7 @@ import {
   paperInks,
   severityWords,
   showIn,
+  tickets,
   word,
   pointNames,
 } from '@hestian/core'
@@ -59,8 +60,8 @@ export function workRecord(facts: HandoverFacts): TDocumentDefinitions {
       ...workList(judgement, solution, show, witness),
       ...openHere(facts, show),
       ...unsafeSection(judgement, solution, witness),
-      // On one page: the seal stands in its foot.
-      ...signatures(facts, witness, witness.printed),
+      // On one page: the seal stands in its foot, and of the tickets only what this work asks for.
+      ...signatures(facts, witness, { last: witness.printed, asked: ticketsAsked(judgement) }),
       {
         text: 'It says which checks were made, not that anything complies: local code, the maker’s instructions and licensed practice come first. A blocked or plugged relief can burst a vessel; hot water scalds.',
         color: paperInks['ink-2'],
@@ -69,6 +70,14 @@ export function workRecord(facts: HandoverFacts): TDocumentDefinitions {
       },
     ] as Content[],
   })
+}
+
+const ticketsAsked = ({ work, items }: HandoverFacts['judgement']): readonly Ticket[] => {
+  const asked = [
+    ...work.sequences.flatMap(({ steps }) => steps.map(({ step }) => step.ticket)),
+    ...items.map(({ item }) => item.ticket),
+  ]
+  return tickets.filter((ticket) => asked.includes(ticket))
 }
 
 const plateOf = (maker: Maker | null): string =>

@@ -116,6 +116,18 @@ export function makeTasks(db: DatabaseReader, dataFolder: string): Tasks {
   }
 }
 
+/**
+ * The tasks run here, with what goes in and comes out copied as it is to and from a thread: what
+ * could not cross fails here too.
+ */
+export const carried = (tasks: Tasks): Tasks =>
+  Object.fromEntries(
+    Object.entries(tasks).map(([name, run]: [string, (input: never) => Promise<unknown>]) => [
+      name,
+      async (input: never) => structuredClone(await run(structuredClone(input))),
+    ]),
+  ) as unknown as Tasks
+
 const written = (tables: readonly Table[]): readonly WrittenTable[] =>
   tables.map((table) => ({ name: table.name, csv: csvOf(table) }))
 
