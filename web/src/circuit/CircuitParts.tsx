@@ -10,6 +10,7 @@ import { Choice, InlineText } from '../ui/fields'
 import { QuantityCell, rowId } from '../ui/QuantityRow'
 import { NotesHere } from '../ui/SheetPage'
 import { Cell, Figure, Row, Table } from '../ui/Table'
+import { inZone, placeOf, zonePlaces } from './places'
 
 type Kind = CircuitPart['kind']
 const kindWords: Readonly<Record<Kind, string>> = {
@@ -75,14 +76,9 @@ export function Parts({ answer }: { readonly answer: CircuitAnswer | undefined }
                 <Cell head="Stands in">
                   <Choice
                     label={`Where ${part.name} stands`}
-                    value={part.zoneId ?? 'common'}
-                    options={[
-                      { id: 'common', text: 'all zones' },
-                      ...zones.map((zone) => ({ id: zone.id, text: zone.name })),
-                    ]}
-                    onChoose={(id) =>
-                      edit([{ path: at(i, 'zoneId'), value: id === 'common' ? null : id }])
-                    }
+                    value={inZone(part.zoneId)}
+                    options={zonePlaces(zones)}
+                    onChoose={(id) => edit([{ path: at(i, 'zoneId'), value: placeOf(id).zoneId }])}
                   />
                 </Cell>
                 <Cell head="Loses" end>

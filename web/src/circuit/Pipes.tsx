@@ -9,8 +9,7 @@ import { Adds, Drop } from '../ui/Drop'
 import { Choice, InlineCount, InlineText } from '../ui/fields'
 import { QuantityCell } from '../ui/QuantityRow'
 import { Cell, Figure, Row, Table } from '../ui/Table'
-
-const common = 'common'
+import { atOneOf, inZone, pipePlaces, placeOf } from './places'
 
 /** Pipes of the circuit: in what size, how long, how fast, and what they lose. */
 export function Pipes({ answer }: { readonly answer: CircuitAnswer | undefined }) {
@@ -20,13 +19,7 @@ export function Pipes({ answer }: { readonly answer: CircuitAnswer | undefined }
   const { pipes, zones } = heating
   const at = (i: number, key: string) => ['heating', 'pipes', i, key]
   const steel = solution.practice.gas.material === 'steel-schedule-40'
-  const places = [
-    { id: common, text: 'all zones' },
-    ...zones.flatMap((zone) => [
-      { id: zone.id, text: zone.name },
-      { id: `${zone.id} one`, text: `${zone.name}, one emitter` },
-    ]),
-  ]
+  const places = pipePlaces(zones)
   return (
     <section>
       <SectionHead>
@@ -66,25 +59,18 @@ export function Pipes({ answer }: { readonly answer: CircuitAnswer | undefined }
                   <Choice
                     label={`What ${pipe.name} carries`}
                     value={
-                      pipe.zoneId === null
-                        ? common
-                        : pipe.carries === 'all'
-                          ? pipe.zoneId
-                          : `${pipe.zoneId} one`
+                      pipe.zoneId !== null && pipe.carries !== 'all'
+                        ? atOneOf(pipe.zoneId)
+                        : inZone(pipe.zoneId)
                     }
                     options={places}
-                    onChoose={(id) =>
+                    onChoose={(id) => {
+                      const { zoneId, carries } = placeOf(id)
                       edit([
-                        {
-                          path: at(i, 'zoneId'),
-                          value: id === common ? null : (id.split(' ')[0] ?? null),
-                        },
-                        {
-                          path: at(i, 'carries'),
-                          value: id.endsWith(' one') ? 'one-emitter' : 'all',
-                        },
+                        { path: at(i, 'zoneId'), value: zoneId },
+                        { path: at(i, 'carries'), value: carries },
                       ])
-                    }
+                    }}
                   />
                 </Cell>
                 <Cell head="Size">
