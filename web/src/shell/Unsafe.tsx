@@ -13,9 +13,23 @@ import { useJob } from '../job/JobContext'
 import { Mark } from '../ui/icons'
 import { phone } from '../ui/phone'
 
-const UnsafeForm = lazy(() =>
-  import('../unsafe/UnsafeForm').then((module) => ({ default: module.UnsafeForm })),
-)
+const UnsafeForm = lazy(async () => {
+  try {
+    return { default: (await import('../unsafe/UnsafeForm')).UnsafeForm }
+  } catch {
+    return { default: NotHere }
+  }
+})
+
+/** The job stays usable; what is unsafe is not left unsaid for want of a form. */
+function NotHere() {
+  return (
+    <p role="alert">
+      This form is not on this device yet, and the server does not answer. Make it safe and write it
+      down on paper; open the page again when there is a signal, and record it then.
+    </p>
+  )
+}
 
 /** From every sheet: something here is unsafe. While it is, it says so. */
 export function Unsafe({ sheet }: { readonly sheet: SheetId }) {

@@ -1,6 +1,7 @@
 import type { SheetId } from '@hestian/core'
 import type { ComponentType } from 'react'
 import { lazy } from 'react'
+import { lateParts } from './lateParts'
 
 /** A sheet that is not here yet and cannot be fetched now: the server is away. */
 export class NotFetched extends Error {}
@@ -69,4 +70,7 @@ export const fetchPage = (sheet: SheetId): Promise<unknown> =>
  * that cannot be fetched now is fetched when it is shown.
  */
 export const fetchAllPages = (): Promise<unknown> =>
-  Promise.allSettled([walk, ...Object.values(pages)].map(({ fetched }) => fetched()))
+  Promise.allSettled([
+    ...[walk, ...Object.values(pages)].map(({ fetched }) => fetched()),
+    ...lateParts.map((fetch) => fetch()),
+  ])

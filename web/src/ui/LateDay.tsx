@@ -2,7 +2,27 @@ import { lazy, Suspense } from 'react'
 import styled from 'styled-components'
 import type { DayProps } from './Day'
 
-const Fetched = lazy(async () => ({ default: (await import('./Day')).Day }))
+const Fetched = lazy(async () => {
+  try {
+    return { default: (await import('./Day')).Day }
+  } catch {
+    return { default: PlainDay }
+  }
+})
+
+/** Where the calendar cannot be fetched: the browser's own. */
+function PlainDay({ label, value, onChange }: DayProps) {
+  return (
+    <label>
+      {label}
+      <input
+        type="date"
+        value={value ?? ''}
+        onChange={({ target }) => onChange(target.value === '' ? null : target.value)}
+      />
+    </label>
+  )
+}
 
 /**
  * A day, typed part by part. The calendar's arithmetic is heavy: it is fetched after the page, and
