@@ -75,7 +75,9 @@ test('flue gas at two rates, the gas timed and the burner set, on a phone: wrong
   await expect(page.getByText(/4\.50.*bar held for/)).toBeVisible()
   await saved(page)
 
-  const paper = await page.request.get('/api/jobs/kestrel-weir/handover.pdf')
+  const paper = await page.request.get('/api/jobs/kestrel-weir/handover.pdf', {
+    timeout: 120_000,
+  })
   expect(paper.status()).toBe(200)
   const text = await textOfPdf(await paper.body())
   for (const part of ['Tests by hand', 'Flue gas at the high rate', 'CO over CO2', 'BS 7967'])

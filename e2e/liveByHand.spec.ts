@@ -67,7 +67,9 @@ test('pipes held with water by a live logger and the clock, over a reload; what 
   )
   for (const part of ['Metal pipes with water: passed', 'By the figures', '152.', 'gas ticket'])
     expect(certified).toContain(part)
-  const paper = await page.request.get('/api/jobs/live-water/handover.pdf')
+  const paper = await page.request.get('/api/jobs/live-water/handover.pdf', {
+    timeout: 120_000,
+  })
   const text = await textOfPdf(await paper.body())
   for (const part of ['Before the wall is boarded', 'Water logger, simulated', 'Times are'])
     expect(text).toContain(part)

@@ -7,8 +7,13 @@ export async function signIn(
   personId: string,
   address = '',
 ): Promise<void> {
-  const answer = await request.post(`${address}/api/session/demo`, { data: { personId } })
-  expect(answer.status()).toBe(200)
+  // A server that was killed by the journey before may still be coming back.
+  const come = () =>
+    request.post(`${address}/api/session/demo`, { data: { personId } }).then(
+      (answer) => answer.status(),
+      () => 'no answer',
+    )
+  await expect.poll(come, { timeout: 60_000 }).toBe(200)
 }
 
 /** Every journey begins with the demo's owner signed in; one about the way in signs out first. */
