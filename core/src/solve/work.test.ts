@@ -128,6 +128,17 @@ describe('the work list', () => {
     })
     const none = { ...plain, answer: 'not-here' as const, because: 'all pressed' }
     expect(tickItem({ items }, 'flame-work', holder(), none)).toMatchObject({ ok: true })
+    // A tester from outside did it: a firm without that ticket says so, with the reason.
+    const fed = change(hut, {
+      'work.kinds': ['heating-new'],
+      'water.makeUp.device': 'backflow-preventer',
+    })
+    const outside = { ...none, because: 'tested by the water company’s tester, report 12' }
+    expect(tickItem(judged(fed), 'backflow-tested', holder(), outside)).toMatchObject({ ok: true })
+    expect(tickItem(judged(fed), 'backflow-tested', holder(), { ...plain, text })).toMatchObject({
+      ok: false,
+      code: 'ticket-missing',
+    })
     // Where only doing it tells, passing it over wants the ticket too.
     expect(tickItem({ items }, 'dead', holder(), none)).toMatchObject({ ok: false })
   })

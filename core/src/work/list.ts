@@ -21,8 +21,7 @@ const hazards = ['asbestos', 'dead', 'cool'] as const
 
 /** Items asked only where the installation has what they are about. */
 const isHere: Readonly<Partial<Record<TickItemId, (document: JobDocument) => boolean>>> = {
-  'backflow-tested': ({ heating, water }) =>
-    heating !== null && water.makeUp.device === 'backflow-preventer',
+  'backflow-tested': ({ water }) => water.makeUp.device === 'backflow-preventer',
 }
 
 /**

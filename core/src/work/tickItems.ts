@@ -23,7 +23,7 @@ export interface TickItem {
   readonly parts?: readonly ExchangedPart[]
   /** It cannot be passed over with a reason. */
   readonly always?: true
-  /** That it is not called for is seen by anyone; its ticket is for doing it. */
+  /** That none is called for, or another firm did it, anyone says; its ticket is for doing it. */
   readonly anyoneSaysNotHere?: true
   /** Asked on lists of before, and a step of a sequence now: shown where it was ticked. */
   readonly before?: true
@@ -162,6 +162,7 @@ export const tickItems = [
     why: 'What was in the circuit stays out of the glass only while both checks hold. Who may test it, how often and on which form, the water company says.',
     text: 'What each check held, when the port opened, number of the report',
     ticket: 'backflow',
+    anyoneSaysNotHere: true,
   },
   {
     id: 'retest',

@@ -123,7 +123,7 @@ describe('the work list', () => {
     expect(asked('backflow-preventer')).toBe(true)
     expect(asked('double-check')).toBe(false)
     expect(asked(null)).toBe(false)
-    // Without a circuit there is nothing it feeds.
+    // Work on stored hot water alone asks for nothing of the circuit.
     expect(asked('backflow-preventer', 'stored-hot-water')).toBe(false)
   })
   test('asks for flame work wherever pipes are joined', () => {
