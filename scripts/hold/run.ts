@@ -9,6 +9,7 @@ import { officeOnAFullDisk } from './officeDisk'
 import { kills } from './kills'
 import { killedRestores } from './restores'
 import { fuzzedRequests } from './requests'
+import { killedSignatures } from './signing'
 import type { Trial } from './trial'
 import { faultsOf } from './trial'
 import { stepsInAnyOrder } from './walks'
@@ -28,6 +29,7 @@ const trials: Readonly<Record<string, Trial>> = {
   office: officeOnAFullDisk,
   damage: damagedDatabase(times(40)),
   kill: kills(times(120)),
+  signing: killedSignatures(times(30)),
   backups: killedBackups(times(30)),
   restores: killedRestores(times(30)),
   flips: flippedBytes(times(500)),

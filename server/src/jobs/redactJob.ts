@@ -6,6 +6,7 @@ import {
   redact,
   redactAs,
   same,
+  siteTime,
 } from '@hestian/core'
 import type { EntityManager } from 'typeorm'
 import { Refusal } from '../app/refusal'
@@ -43,7 +44,8 @@ export async function redactJob(manager: EntityManager, erasing: Erasing): Promi
     jobId,
   ])
   const sites = [draft, ...revisions.map(({ document }) => documentOf(document))]
-  const redaction = redactionOf(erasing, place ? sites.map(({ site }) => site) : [])
+  const day = siteTime(at, draft).slice(0, 10)
+  const redaction = redactionOf(erasing, day, place ? sites.map(({ site }) => site) : [])
   const before = await evidenceOf(manager, jobId)
   return pastAppendOnly(manager, async () => {
     const inDraft = await redactDraft(manager, job, withoutPlace(draft, redaction, place), at)
@@ -88,7 +90,11 @@ type Site = JobDocument['site']
  */
 const shortestOfPlace = 5
 
-const redactionOf = ({ words, photographs, at }: Erasing, sites: readonly Site[]): Redaction => ({
+const redactionOf = (
+  { words, photographs }: Erasing,
+  day: string,
+  sites: readonly Site[],
+): Redaction => ({
   words: [
     words,
     ...new Set(
@@ -97,7 +103,7 @@ const redactionOf = ({ words, photographs, at }: Erasing, sites: readonly Site[]
         .filter((one) => one.length >= shortestOfPlace),
     ),
   ],
-  instead: `[redacted ${at.slice(0, 10)}]`,
+  instead: `[redacted ${day}]`,
   photographs,
 })
 

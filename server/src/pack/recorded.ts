@@ -65,9 +65,9 @@ export const outcomeWords = {
 const named = ({ begun: { name } }: JudgedTest): string =>
   name && name !== 'Tightness' ? `, ${name.charAt(0).toLowerCase()}${name.slice(1)}` : ''
 
-const calibrated = ({ begun: { calibration }, at }: JudgedTest): string =>
+const calibrated = ({ begun: { calibration }, at }: JudgedTest, { day }: Witness): string =>
   calibration
-    ? ` (no. ${calibration.serial || 'none'}, ${calibrationSays(calibration.until, at)})`
+    ? ` (no. ${calibration.serial || 'none'}, ${calibrationSays(calibration.until, day(at))})`
     : ''
 
 function testContent(test: JudgedTest, index: number, show: Show, witness: Witness): Content[] {
@@ -79,7 +79,7 @@ function testContent(test: JudgedTest, index: number, show: Show, witness: Witne
     {
       text: [
         bold(`Test ${index + 1}${named(test)}: ${words}. `),
-        `${show(plan.testGauge_Pa, 'gas-pressure')} for ${durationWords(plan.test_s)} after ${durationWords(plan.stabilise_s)} of settling, read by ${test.begun.instrument || 'hand'}${calibrated(test)}, ${witness.who(test)}.`,
+        `${show(plan.testGauge_Pa, 'gas-pressure')} for ${durationWords(plan.test_s)} after ${durationWords(plan.stabilise_s)} of settling, read by ${test.begun.instrument || 'hand'}${calibrated(test, witness)}, ${witness.who(test)}.`,
       ],
       margin: [0, 4, 0, 0],
     },

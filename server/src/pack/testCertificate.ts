@@ -85,6 +85,7 @@ function what(test: JudgedTest, facts: HandoverFacts, show: Show): readonly Cont
   const { state } = facts
   const { plan, instrument, calibration, reading } = test.begun
   const { verdict } = test
+  const day = witnessOf(facts).day(test.at)
   const figures = verdict.outcome === 'running' ? verdict.soFar : verdict.figures
   const pipes = pipesUnder(test, facts)
   const off = state.records.flatMap(({ body }) =>
@@ -109,7 +110,7 @@ function what(test: JudgedTest, facts: HandoverFacts, show: Show): readonly Cont
         calibration?.serial && `no. ${calibration.serial}`,
         `steps of ${p(plan.gauge.resolution_Pa)}`,
         reading === 'streamed' ? 'read by itself' : 'read by eye',
-        calibrationSays(calibration?.until, test.at),
+        calibrationSays(calibration?.until, day),
       ]
         .filter(Boolean)
         .join(', '),
@@ -133,7 +134,7 @@ function what(test: JudgedTest, facts: HandoverFacts, show: Show): readonly Cont
       [90, '*'],
       lines.map(([label, told]) => [
         label,
-        label === 'Gauge' && calibrationOn(calibration?.until, test.at) === 'expired'
+        label === 'Gauge' && calibrationOn(calibration?.until, day) === 'expired'
           ? bold(told)
           : told,
       ]),

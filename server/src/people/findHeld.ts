@@ -1,5 +1,5 @@
 import type { Held, HeldInJob, JobRecord, Practice } from '@hestian/core'
-import { evidenceNamed, inWords, practices, recordSays, textsWith } from '@hestian/core'
+import { evidenceNamed, inWords, practices, recordSays, siteTime, textsWith } from '@hestian/core'
 import type { EntityManager } from 'typeorm'
 import { Refusal } from '../app/refusal'
 import type { DatabaseReader } from '../db/database'
@@ -47,6 +47,8 @@ async function heldIn(
     'SELECT name, madeAt FROM guest WHERE jobId = ?',
     [id],
   )
+  const said = practices[draft.practice].words
+  const dayAt = (at: string) => siteTime(at, draft).slice(0, 10)
   const here = (where: string, value: unknown) =>
     textsWith(value, [words]).map((one) => ({ where, text: one }))
   return {
@@ -56,12 +58,16 @@ async function heldIn(
       ...here('The design', draft),
       ...kept.flatMap(({ letter, document }) => here(`Revision ${letter}`, document)),
       ...records.flatMap((record) => [
-        ...here(recordedAs(record, practices[draft.practice].words), [record.body, record.reason]),
-        ...signatureOf(record, words),
+        ...here(`Record of ${dayAt(record.at)}: ${kindOf(record, said)}`, [
+          record.body,
+          record.reason,
+        ]),
+        ...signatureOf(record, words).map((text) => ({
+          where: `Record of ${dayAt(record.at)}: Received`,
+          text,
+        })),
       ]),
-      ...guests.flatMap(({ name, madeAt }) =>
-        here(`A guest’s link of ${madeAt.slice(0, 10)}`, [name]),
-      ),
+      ...guests.flatMap(({ name, madeAt }) => here(`A guest’s link of ${dayAt(madeAt)}`, [name])),
     ],
     photographs: evidenceNamed([draft, kept.map(({ document }) => document), records])
       .filter(({ type }) => type.startsWith('image/'))
@@ -71,12 +77,12 @@ async function heldIn(
 }
 
 /** What kind of record it is, without what it says: that stands beside it. */
-const recordedAs = ({ at, body }: JobRecord, words: Practice['words']): string =>
-  `Record of ${at.slice(0, 10)}: ${inWords(recordSays(body), words).split(/[:,]/)[0] ?? body.kind}`
+const kindOf = ({ body }: JobRecord, words: Practice['words']): string =>
+  inWords(recordSays(body), words).split(/[:,]/)[0] ?? body.kind
 
-const signatureOf = ({ at, body }: JobRecord, words: string) =>
+const signatureOf = ({ body }: JobRecord, words: string): readonly string[] =>
   body.kind === 'received' && body.drawn && textsWith([body.name], [words]).length > 0
-    ? [{ where: `Record of ${at.slice(0, 10)}: Received`, text: 'A drawn signature' }]
+    ? ['A drawn signature']
     : []
 
 async function heldElsewhere(manager: EntityManager, words: string): Promise<Held['elsewhere']> {

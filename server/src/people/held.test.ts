@@ -14,7 +14,9 @@ import { asStaff } from './staff.testing'
 
 let bench: Bench
 const hut = '/jobs/thornfield-scout-hut'
-const today = new Date().toISOString().slice(0, 10)
+/** Already the first of December for the server, still the last of November in Thornfield. */
+const clock = { now: () => '2026-12-01T04:25:00.000Z' }
+const today = '2026-11-30'
 const instead = `[redacted ${today}]`
 const name = 'Iris Fenwick'
 const plate = readFileSync(join(__dirname, '../../../demo/evidence/plate-storage-heater.png'))
@@ -22,7 +24,7 @@ const hash = createHash('sha256').update(plate).digest('hex')
 const photo = { hash, type: 'image/png', name: 'Gate of Iris Fenwick', bytes: plate.length }
 
 beforeEach(async () => {
-  bench = new Bench()
+  bench = new Bench({ clock })
   await bench.open()
   await bench.send('PUT', `/evidence/${hash}`, plate, { 'content-type': 'image/png' })
   await bench.send('POST', '/import', demoJobs()['thornfield-scout-hut'] as JobFile)

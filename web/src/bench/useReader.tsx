@@ -9,6 +9,7 @@ import { useGauges, useInstruments } from '../api/queries'
 import { useJob } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { SectionHead } from '../ui/Answer'
+import { today } from '../ui/dates'
 import { Choice } from '../ui/fields'
 import type { Log } from './LogFile'
 import { LogFile, samplesOf } from './LogFile'
@@ -150,7 +151,7 @@ function ReaderFields({
           <Radio key={one.id} value={one.id}>
             {one.name}
             {one.serial ? `, no. ${one.serial}` : ''}, typed by hand:{' '}
-            {calibrationSays(one.calibratedUntil, new Date().toISOString())}
+            {calibrationSays(one.calibratedUntil, today())}
           </Radio>
         ))}
         <Radio value="digital">Digital gauge, typed by hand</Radio>

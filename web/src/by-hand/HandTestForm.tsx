@@ -5,6 +5,7 @@ import styled from 'styled-components'
 import { useInstruments } from '../api/queries'
 import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
+import { today } from '../ui/dates'
 import { Choice } from '../ui/fields'
 import { DoneForm } from '../ui/DoneRow'
 import { Mark } from '../ui/icons'
@@ -104,7 +105,7 @@ function ListedGauge({ onChoose }: { readonly onChoose: (text: string) => void }
   const listed = (useInstruments().data ?? []).filter(({ retired }) => !retired)
   if (listed.length === 0) return null
   const said = ({ name, serial, calibratedUntil }: Instrument): string =>
-    [name, serial && `no. ${serial}`, calibrationSays(calibratedUntil, new Date().toISOString())]
+    [name, serial && `no. ${serial}`, calibrationSays(calibratedUntil, today())]
       .filter(Boolean)
       .join(', ')
       .slice(0, 200)

@@ -3,6 +3,7 @@ import { calibrationOn } from '@hestian/core'
 import { useState } from 'react'
 import { useInstruments } from '../api/queries'
 import { Button } from '../ui/Button'
+import { today } from '../ui/dates'
 import { DoneHead, DoneRow } from '../ui/DoneRow'
 import { FirmHead, FirmPage } from '../ui/FirmPage'
 import { Mark } from '../ui/icons'
@@ -16,11 +17,11 @@ import { instrumentSays } from './instrumentSays'
 export function InstrumentsPage() {
   const { data, isPending, error } = useInstruments()
   const [open, setOpen] = useState<string>()
-  const today = new Date().toISOString()
+  const day = today()
   const all = data ?? []
   const used = all.filter(({ retired }) => !retired)
   const expired = used.filter(
-    ({ calibratedUntil }) => calibrationOn(calibratedUntil, today) === 'expired',
+    ({ calibratedUntil }) => calibrationOn(calibratedUntil, day) === 'expired',
   )
   return (
     <FirmPage>
@@ -37,7 +38,7 @@ export function InstrumentsPage() {
           <Row
             key={one.id}
             instrument={one}
-            today={today}
+            today={day}
             isOpen={open === one.id}
             onOpen={() => setOpen(one.id)}
             onDone={() => setOpen(undefined)}

@@ -5,6 +5,7 @@ import { Dialog, ListBox, ListBoxItem, Popover } from 'react-aria-components'
 import { Link } from 'react-router'
 import styled from 'styled-components'
 import { Button } from '../ui/Button'
+import { today } from '../ui/dates'
 import { enter, leave } from './enter'
 import { OwnUnits } from './OwnUnits'
 import { OwnSessions } from './OwnSessions'
@@ -12,8 +13,7 @@ import { useWho } from './WhoContext'
 
 /** What somebody is, and the tickets that are on file, with those that ran out. */
 export function whatOf({ role, holds }: Pick<Staff, 'role' | 'holds'>): string {
-  const today = new Date().toISOString().slice(0, 10)
-  const good = holds.filter(({ until }) => until === null || until >= today)
+  const good = holds.filter(({ until }) => until === null || until >= today())
   const words = [...new Set(good.map(({ ticket }) => ticketWords[ticket]))]
   const is = isRole(role) ? roleWords[role] : 'not of this firm'
   return `${is}; ${words.length > 0 ? words.join(', ') : 'no tickets that hold'}`

@@ -6,6 +6,7 @@ import styled from 'styled-components'
 import { useWho } from '../job/WhoContext'
 import { WhoIsWorking } from '../job/WhoIsWorking'
 import { Button } from '../ui/Button'
+import { today } from '../ui/dates'
 import { DoneHead, DoneRow } from '../ui/DoneRow'
 import { FirmHead, FirmPage } from '../ui/FirmPage'
 import { Mark } from '../ui/icons'
@@ -21,8 +22,7 @@ const soonDays = 60
 function ticketStands({ until, number }: HeldTicket, now_ms: number): 'pass' | 'fix' | 'stop' {
   // Of one that was a bare word in an older list nothing is known.
   if (until === null) return number === '' ? 'fix' : 'pass'
-  const today = new Date(now_ms).toISOString().slice(0, 10)
-  if (until < today) return 'stop'
+  if (until < today(now_ms)) return 'stop'
   return Date.parse(until) - now_ms < soonDays * day_ms ? 'fix' : 'pass'
 }
 

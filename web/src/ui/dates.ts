@@ -22,4 +22,5 @@ export function datesIn(timeZone?: string): Dates {
 export const { dayOf, dayTime } = datesIn()
 
 /** The day it is where this device stands, as `2026-06-03`. */
-export const today = (): string => new Intl.DateTimeFormat('en-CA').format(new Date())
+export const today = (now_ms = Date.now()): string =>
+  new Intl.DateTimeFormat('en-CA').format(now_ms)
