@@ -67,11 +67,12 @@ async function longestTask_ms(page: Page, work: () => Promise<void>): Promise<nu
   return longest
 }
 
-/** What is typed: on which sheet, and what opens its field. */
+/** What is typed, another value in each run, on which sheet, and what opens its field. */
 const typed: readonly {
   readonly name: string
   readonly sheet: string
   readonly field: (page: Page) => Promise<Locator>
+  readonly text: (run: number) => string
 }[] = [
   {
     name: 'the length of a gas pipe',
@@ -81,6 +82,7 @@ const typed: readonly {
       await page.keyboard.press('1')
       return page.getByRole('textbox', { name: 'Length of the pipe' })
     },
+    text: (run) => String(run + 2),
   },
   {
     name: 'the charge as delivered',
@@ -92,6 +94,7 @@ const typed: readonly {
         .click()
       return page.getByRole('dialog').getByRole('textbox').first()
     },
+    text: (run) => `1.${run + 1}`,
   },
 ]
 
@@ -100,7 +103,7 @@ async function printKeystrokes(base: string): Promise<void> {
     executablePath: '/usr/bin/chromium',
     args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   })
-  for (const { name, sheet, field: open } of typed) {
+  for (const { name, sheet, field: open, text } of typed) {
     const runs: { key: number; taken: number }[] = []
     for (let i = 0; i < 5; i++) {
       const context = await browser.newContext({ serviceWorkers: 'block' })
@@ -113,7 +116,7 @@ async function printKeystrokes(base: string): Promise<void> {
       const field = await open(page)
       await field.waitFor()
       await page.waitForTimeout(1500)
-      const key = await longestTask_ms(page, () => field.pressSequentially('7', { delay: 150 }))
+      const key = await longestTask_ms(page, () => field.pressSequentially(text(i), { delay: 150 }))
       const taken = await longestTask_ms(page, () => field.press('Enter'))
       runs.push({ key, taken })
       await context.close()

@@ -44,6 +44,7 @@ import type { Dates } from '../ui/dates'
 import { datesIn } from '../ui/dates'
 import type { Draft } from './useDraft'
 import { useDraft } from './useDraft'
+import { useSteady } from './useSteady'
 import { useWho } from './WhoContext'
 
 export interface Job {
@@ -93,6 +94,11 @@ export interface Job {
   readonly nameOf: (id: string) => string
   readonly person: Person | undefined
 }
+
+type Actions = Pick<
+  Job,
+  'edit' | 'preview' | 'act' | 'perform' | 'record' | 'typeSample' | 'keep' | 'clearRefusal'
+>
 
 export const JobContext = createContext<Job | undefined>(undefined)
 
@@ -164,9 +170,6 @@ function worker(
   }
 }
 
-/** From so many pipes on, solving a job takes longer than a keystroke may. */
-const manyPipes = 150
-
 /** Solves and judges the job as it is typed, and hands its parts to the pages. */
 export function JobProvider({
   state: stored,
@@ -188,19 +191,20 @@ export function JobProvider({
   )
   const [refusal, setRefusal] = useState<string>()
   const own = staff?.units
-  // A very large job is solved when there is time: what was typed shows at once, and its figures
-  // follow.
-  const late = useDeferredValue(draft.document)
-  const solved =
-    draft.document.gas.segments.length + draft.document.water.segments.length > manyPipes
-      ? late
-      : draft.document
+  // What was typed shows at once; its figures follow when there is time.
+  const solved = useDeferredValue(draft.document)
   const [remembers] = useState(solver)
   const solution = useMemo(() => asReadBy(remembers(solved), own), [remembers, solved, own])
+  const { records: entries, samples, frozen } = state
   const judgement = useMemo(
-    () => judge(solution, { entries: state.records, samples: state.samples, frozen: state.frozen }),
-    [solution, state.records, state.samples, state.frozen],
+    () => judge(solution, { entries, samples, frozen }),
+    [solution, entries, samples, frozen],
   )
+  /** What is done is held against the job as it was typed, where its figures still follow. */
+  const judgedNow = () =>
+    solved === draft.document
+      ? judgement
+      : judge(remembers(draft.document), { entries, samples, frozen })
   const show = useMemo(() => showIn(solution.practice.units), [solution.practice.units])
 
   const { practice, site } = draft.document
@@ -235,18 +239,12 @@ export function JobProvider({
     [client, flush, state.frozen, state.id],
   )
 
-  const job: Job = {
-    state,
-    draft,
-    solution,
-    judgement,
-    show,
-    frozen: state.frozen !== null,
-    refusal,
+  const nameOf = useCallback(
+    (id: string) => people.find((one) => one.id === id)?.name ?? id,
+    [people],
+  )
+  const actions = useSteady<Actions>({
     clearRefusal: () => setRefusal(undefined),
-    person,
-    dates,
-    nameOf: (id) => people.find((one) => one.id === id)?.name ?? id,
     preview: (edits) => setTried(state.frozen ? undefined : edits),
     edit: (edits) =>
       state.frozen
@@ -259,7 +257,7 @@ export function JobProvider({
     perform: (act, says) => {
       if (!person) return (ask(), false)
       if (cannot !== undefined) return (setRefusal(cannot), false)
-      const decision = decide(judgement, person, act)
+      const decision = decide(judgedNow(), person, act)
       if (!decision.ok) return (setRefusal(decision.says), false)
       setRefusal(undefined)
       queueAct(act, { decision, by: person.id, jobId: state.id, says })
@@ -285,8 +283,15 @@ export function JobProvider({
       setRefusal(undefined)
       return kept.evidence
     },
-    waiting: out.waiting,
-    notSent: out.troubled.length,
-  }
+  })
+  const job = useMemo(
+    (): Job => ({
+      ...{ state, draft, solution, judgement, show, frozen: state.frozen !== null },
+      ...{ refusal, person, nameOf, dates },
+      ...{ waiting: out.waiting, notSent: out.troubled.length },
+      ...actions,
+    }),
+    [state, draft, solution, judgement, show, refusal, person, nameOf, dates, out, actions],
+  )
   return <JobContext.Provider value={job}>{children}</JobContext.Provider>
 }

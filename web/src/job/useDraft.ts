@@ -1,7 +1,7 @@
 import type { Conflict, Edit, JobState } from '@hestian/core'
 import { applyEdits, JobDocument, mergeDocuments, same, Saved } from '@hestian/core'
 import { useQueryClient } from '@tanstack/react-query'
-import { useCallback, useEffect, useRef, useState } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { z } from 'zod'
 import { ApiError, call } from '../api/client'
 import {
@@ -13,6 +13,7 @@ import {
   keptSince,
   onKeptElsewhere,
 } from './keptDraft'
+import { useSteady } from './useSteady'
 
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'conflict' | 'refused'
 
@@ -205,14 +206,8 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
     put(next)
     if (save === 'refused') setSave('saved')
   }
-  return {
-    document,
-    save,
+  const actions = useSteady<Pick<Draft, 'edit' | 'undo' | 'redo' | 'settle' | 'flush'>>({
     flush,
-    ...(storeFull ? { says: noRoom } : says ? { says } : {}),
-    ...(conflict ? { conflict } : {}),
-    canUndo: past.length > 0,
-    canRedo: future.length > 0,
     edit: (edits) => {
       const next = applyEdits(latest.current, edits)
       if (same(next, latest.current)) return
@@ -250,5 +245,17 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
       setConflict(undefined)
       setSave('saved')
     },
-  }
+  })
+  const canUndo = past.length > 0
+  const canRedo = future.length > 0
+  const told = storeFull ? noRoom : says
+  return useMemo(
+    () => ({
+      ...{ document, save, canUndo, canRedo },
+      ...(told === undefined ? {} : { says: told }),
+      ...(conflict ? { conflict } : {}),
+      ...actions,
+    }),
+    [document, save, canUndo, canRedo, told, conflict, actions],
+  )
 }

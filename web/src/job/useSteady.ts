@@ -1,0 +1,24 @@
+import { useLayoutEffect, useRef, useState } from 'react'
+
+type Actions = Readonly<Record<string, (...args: never[]) => unknown>>
+
+/**
+ * The same functions at every render, each doing what the last rendered one does: whoever is handed
+ * one need not be drawn again because it was made anew.
+ */
+export function useSteady<T extends Actions>(actions: T): T {
+  const latest = useRef(actions)
+  useLayoutEffect(() => {
+    latest.current = actions
+  })
+  const [steady] = useState(
+    () =>
+      Object.fromEntries(
+        Object.keys(actions).map((name) => [
+          name,
+          (...args: never[]) => latest.current[name]?.(...args),
+        ]),
+      ) as T,
+  )
+  return steady
+}
