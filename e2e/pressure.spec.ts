@@ -52,8 +52,9 @@ test('a discharge that is wrong is put right fault by fault, and a new one is ru
       })
       .first()
     if (!(await remedy.isVisible())) break
+    const before = await notes.textContent()
     await remedy.click()
-    await page.waitForFunction(() => true)
+    await expect(notes).not.toHaveText(before ?? '')
   }
   await expect(notes.getByText(/narrowed|uphill|sags|thread|does not stand/)).toHaveCount(0)
   await saved(page)

@@ -31,7 +31,7 @@ import {
 } from '@hestian/core'
 import { useQueryClient } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
-import { createContext, useCallback, useContext, useDeferredValue, useMemo, useState } from 'react'
+import { createContext, useCallback, useContext, useMemo, useState } from 'react'
 import { z } from 'zod'
 import { ApiError, call, newId } from '../api/client'
 import { withSample } from '../api/jobTogether'
@@ -44,6 +44,7 @@ import type { Dates } from '../ui/dates'
 import { datesIn } from '../ui/dates'
 import type { Draft } from './useDraft'
 import { useDraft } from './useDraft'
+import { useFollowing } from './useFollowing'
 import { useSteady } from './useSteady'
 import { useWho } from './WhoContext'
 
@@ -191,8 +192,7 @@ export function JobProvider({
   )
   const [refusal, setRefusal] = useState<string>()
   const own = staff?.units
-  // What was typed shows at once; its figures follow when there is time.
-  const solved = useDeferredValue(draft.document)
+  const solved = useFollowing(draft.document)
   const [remembers] = useState(solver)
   const solution = useMemo(() => asReadBy(remembers(solved), own), [remembers, solved, own])
   const { records: entries, samples, frozen } = state

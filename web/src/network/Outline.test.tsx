@@ -153,3 +153,76 @@ test('a frozen design is walked and not changed', () => {
   expect(written).toBe(frozen)
   expect(screen.queryByRole('textbox')).toBeNull()
 })
+
+/** A window that is told what is near it. */
+class Watch {
+  static now: Watch | undefined
+  readonly rows: Element[] = []
+  constructor(readonly tell: (seen: object[]) => void) {
+    Watch.now = this
+  }
+  observe = (row: Element) => this.rows.push(row)
+  disconnect = () => undefined
+  /** So many rows from the first are in sight, no others. */
+  static shows(most: number) {
+    const { rows, tell } = Watch.now as Watch
+    act(() => tell(rows.map((target, i) => ({ target, isIntersecting: i < most }))))
+  }
+}
+
+/** A run of pipes, one after the other. */
+function longRun(many: number): JobDocument {
+  open()
+  begin()
+  fill('Pipe 1', '1')
+  const [first] = written.gas.segments
+  cleanup()
+  if (!first) throw new Error('no pipe')
+  const segments = Array.from({ length: many }, (_, i) => ({
+    ...first,
+    ...{ id: `pipe-${i + 1}`, name: `Pipe ${i + 1}`, from: i === 0 ? 'meter' : `pipe-${i}` },
+  }))
+  return { ...written, gas: { ...written.gas, segments } }
+}
+
+describe('of many pipes', () => {
+  const pipes = () =>
+    screen.getAllByRole('row').flatMap((row) => row.querySelector('[role=rowheader]') ?? [])
+  afterEach(() => Reflect.deleteProperty(globalThis, 'IntersectionObserver'))
+
+  test('only those in sight are drawn; the others keep their places and names, and arrows reach them', () => {
+    const run = longRun(90)
+    Object.assign(globalThis, { IntersectionObserver: Watch })
+    open(run)
+    Watch.shows(12)
+    expect(pipes().map((one) => one.textContent)).toEqual(
+      run.gas.segments.slice(0, 12).map(({ name }) => name),
+    )
+    expect(screen.getByText('Pipe 90').closest('[aria-hidden]')).not.toBeNull()
+    expect(screen.getByRole('treegrid').getAttribute('aria-rowcount')).toBe('91')
+    screen.getAllByRole('row')[1]?.focus()
+    press('End')
+    expect(focused().textContent).toMatch(/^Pipe 90/)
+    expect(focused().getAttribute('aria-rowindex')).toBe('91')
+    press('ArrowUp')
+    expect(focused().textContent).toMatch(/^Pipe 89/)
+    press('Enter')
+    fill('Next', '2')
+    expect(tree().at(-1)).toEqual(['Next', 'pipe-89', 2])
+  })
+
+  test('all are drawn where there are few, and when the page is printed', () => {
+    const [few, run] = [longRun(40), longRun(90)]
+    Object.assign(globalThis, { IntersectionObserver: Watch })
+    open(few)
+    expect(pipes()).toHaveLength(40)
+    cleanup()
+    open(run)
+    Watch.shows(12)
+    expect(pipes()).toHaveLength(12)
+    act(() => void window.dispatchEvent(new Event('beforeprint')))
+    expect(pipes()).toHaveLength(90)
+    act(() => void window.dispatchEvent(new Event('afterprint')))
+    expect(pipes()).toHaveLength(12)
+  })
+})

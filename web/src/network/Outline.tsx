@@ -1,11 +1,12 @@
 import { meterNode, outlineOf, parseQuantity } from '@hestian/core'
-import type { KeyboardEvent } from 'react'
+import type { KeyboardEvent, ReactNode } from 'react'
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import styled from 'styled-components'
 import { useJob } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { rowId } from '../ui/QuantityRow'
 import { NotesHere, usePlacesNoted } from '../ui/SheetPage'
+import { useNear } from './useNear'
 import type { PipeOps, Pipes } from './usePipes'
 import { phone } from '../ui/phone'
 
@@ -80,6 +81,12 @@ export function Outline({
   const left = useCallback((id: string, what: Editing['what']) => {
     setEditing((now) => (now?.id === id && now.what === what ? undefined : now))
   }, [])
+  const near = useNear(
+    frame,
+    useMemo(() => shown.map(({ branch }) => branch.id), [shown]),
+  )
+  const isFar = (id: string) =>
+    near !== undefined && !near.has(id) && id !== current && id !== editing?.id
   const row = (id: string | undefined) =>
     id === undefined
       ? null
@@ -94,6 +101,8 @@ export function Outline({
     if (id === undefined) return
     setWorking(true)
     onSelect(id)
+    // One that is far away is drawn first, and focused then.
+    wanted.current = id
     row(id)?.focus()
   }
   const begin = (from: string) => {
@@ -155,6 +164,7 @@ export function Outline({
         ref={frame}
         role="treegrid"
         aria-label="Pipes"
+        aria-rowcount={shown.length + 1}
         onKeyDown={onKeyDown}
         onBlur={(event) => {
           if (!event.currentTarget.contains(event.relatedTarget)) setWorking(false)
@@ -198,31 +208,38 @@ export function Outline({
             </span>
           ))}
         </Head>
-        {shown.map(({ branch, depth, reached }) => (
-          <Line
+        {shown.map(({ branch, depth, reached }, i) => (
+          <Placed
             key={branch.id}
             branch={branch}
-            depth={sort ? 0 : Math.min(depth, 8)}
-            reached={reached}
-            figures={figures.get(branch.id)}
-            noted={noted.has(figures.get(branch.id)?.place ?? '')}
-            length={branch.length_m ? show.figure(branch.length_m.value, 'length') : '?'}
-            lengthTyped={
-              editing?.id === branch.id && branch.length_m
-                ? show(branch.length_m.value, 'length')
-                : ''
-            }
-            frozen={frozen}
-            columns={heads.length}
-            selected={branch.id === selected}
-            stop={branch.id === current}
-            onSelect={onSelect}
-            ops={ops}
-            editing={editing?.id === branch.id ? editing : undefined}
-            setEditing={setEditing}
-            done={done}
-            left={left}
-          />
+            place={figures.get(branch.id)?.place}
+            far={isFar(branch.id)}
+          >
+            <Line
+              branch={branch}
+              index={i + 2}
+              depth={sort ? 0 : Math.min(depth, 8)}
+              reached={reached}
+              figures={figures.get(branch.id)}
+              noted={noted.has(figures.get(branch.id)?.place ?? '')}
+              length={branch.length_m ? show.figure(branch.length_m.value, 'length') : '?'}
+              lengthTyped={
+                editing?.id === branch.id && branch.length_m
+                  ? show(branch.length_m.value, 'length')
+                  : ''
+              }
+              frozen={frozen}
+              columns={heads.length}
+              selected={branch.id === selected}
+              stop={branch.id === current}
+              onSelect={onSelect}
+              ops={ops}
+              editing={editing?.id === branch.id ? editing : undefined}
+              setEditing={setEditing}
+              done={done}
+              left={left}
+            />
+          </Placed>
         ))}
       </Grid>
       {places.length === 0 && (
@@ -249,8 +266,34 @@ export function Outline({
   )
 }
 
+/**
+ * Where a row stands. Of one that is far from what is looked at only the place is drawn, for links
+ * and marks, and the name, for who searches the page.
+ */
+const Placed = ({
+  branch: { id, name },
+  place,
+  far,
+  children,
+}: {
+  readonly branch: Pipes['segments'][number]
+  readonly place: string | undefined
+  readonly far: boolean
+  readonly children: ReactNode
+}) => (
+  <div
+    role="presentation"
+    data-row={id}
+    {...(far && place !== undefined ? { 'data-place': place, id: rowId(place) } : {})}
+  >
+    {far ? <Far aria-hidden>{name}</Far> : children}
+  </div>
+)
+
 interface LineProps {
   readonly branch: Pipes['segments'][number]
+  /** Which row of the grid it is; the head is the first. */
+  readonly index: number
   readonly depth: number
   readonly reached: boolean
   readonly figures: RowFigures | undefined
@@ -276,6 +319,7 @@ interface LineProps {
 const Line = memo(
   function Line({
     branch,
+    index,
     depth,
     reached,
     figures,
@@ -302,6 +346,7 @@ const Line = memo(
       <>
         <Row
           role="row"
+          aria-rowindex={index}
           aria-level={depth + 1}
           aria-selected={selected}
           tabIndex={stop ? 0 : -1}
@@ -376,6 +421,7 @@ const Line = memo(
   },
   (a, b) =>
     sameBranch(a.branch, b.branch) &&
+    a.index === b.index &&
     a.depth === b.depth &&
     a.reached === b.reached &&
     a.selected === b.selected &&
@@ -652,6 +698,16 @@ const Row = styled.div`
   }
   @media (pointer: coarse) {
     min-height: 48px;
+  }
+`
+/** The place of a row that is not looked at: its height, and its name for who searches the page. */
+const Far = styled.div`
+  height: 33px;
+  padding: 4px 6px;
+  overflow: hidden;
+  color: var(--ink-3);
+  @media (pointer: coarse) {
+    height: 49px;
   }
 `
 const Says = styled.div`
