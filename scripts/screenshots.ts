@@ -80,11 +80,17 @@ await picture('water-feed', '/jobs/kestrel-weir/water', {
     await page.getByRole('row', { name: /^D to E, hot/ }).click()
   },
 })
-await picture('tightness-verdict', '/jobs/kestrel-weir/tightness')
 await picture('commission', '/jobs/kestrel-weir/steps')
 await picture('handover', '/jobs/saltbush-ferry/handover')
 await picture('phone-exchange', '/jobs/thornfield-scout-hut/exchange', { size: phone })
 await picture('people', '/people')
+await picture('held', '/people/held', {
+  first: async (page) => {
+    await page.getByLabel('Name, address or number').fill('Mill Lane')
+    await page.getByRole('button', { name: 'Look it up' }).click()
+    await page.getByText(/stands in/).waitFor()
+  },
+})
 await picture('tests-by-hand', '/jobs/kestrel-weir/by-hand', {
   to: 'Flue gas at the high rate',
   first: async (page) => {
