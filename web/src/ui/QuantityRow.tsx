@@ -549,11 +549,17 @@ const Question = styled.div`
   font-size: var(--small);
   line-height: 19px;
 `
+/** In sight wherever the editor is longer than the room there is for it. */
 const Actions = styled.div`
+  position: sticky;
+  bottom: -16px;
   display: flex;
   gap: 12px;
   align-items: center;
   flex-wrap: wrap;
+  margin: 0 -16px -16px;
+  padding: 8px 16px 16px;
+  background: var(--sheet);
 `
 
 export const Ledger = styled.ul`
