@@ -42,7 +42,11 @@ function printWeights(): void {
   const sheets = scripts
     .filter((name) => /^[A-Z]\w*Page-/.test(name) && !name.startsWith('SheetPage'))
     .map((name) => {
-      const more = new Map([...closure([...shell, name])].filter(([part]) => !first.has(part)))
+      const own = closure([name])
+      // A page of the firm stands outside the frame of a job.
+      const isOfJob = [...own.keys()].some((part) => part.startsWith('JobContext'))
+      const all = isOfJob ? closure([...shell, name]) : own
+      const more = new Map([...all].filter(([part]) => !first.has(part)))
       return { name: name.split('-')[0] ?? name, kB: total_kB(more) }
     })
     .sort((a, b) => b.kB - a.kB)
