@@ -56,6 +56,7 @@ export class OwnServer {
       )
       .toBe(true)
   }
+  /** With kill -9. */
   async stop() {
     const child = this.child
     if (!child || child.exitCode !== null || child.signalCode !== null) return

@@ -79,7 +79,7 @@ test('jobs exported, the folder wiped, the jobs imported: the same answers, the 
   }
 })
 
-test('a backup put back on a new machine: the same answers, the same pack, the same log', async ({
+test('the drill: copied, killed, put back on a new machine, verified: the same answers, pack and log', async ({
   page: { request },
 }) => {
   test.setTimeout(240_000)
@@ -98,14 +98,17 @@ test('a backup put back on a new machine: the same answers, the same pack, the s
     })
     expect(made.status()).toBe(201)
     const { name } = (await made.json()) as { name: string }
+    // As a machine that dies.
+    await old.stop()
     await next.stop()
     for (const one of readdirSync(next.data)) rmSync(join(next.data, one), { recursive: true })
-    execFileSync(
-      process.execPath,
-      ['--import', 'tsx', 'scripts/backup.ts', 'restore', join(old.data, 'backups', name)],
-      { env: { ...process.env, HESTIAN_DATA: next.data } },
-    )
-    await old.stop()
+    const told = (act: string, what: string) =>
+      execFileSync(process.execPath, ['--import', 'tsx', 'scripts/backup.ts', act, what], {
+        env: { ...process.env, HESTIAN_DATA: next.data },
+        encoding: 'utf8',
+      })
+    expect(told('restore', join(old.data, 'backups', name))).toContain('all as they were')
+    expect(told('verify', next.data)).toContain('all sound')
     await next.start()
     await signIn(request, 'maren-oduya', next.address)
     expect(await allOf(request, next.address, jobs)).toEqual(before)
