@@ -48,8 +48,8 @@ test.each([
 })
 
 describe('the certificate of a test', () => {
-  const certificate = async (testId: string) => {
-    const state = (await bench.send('GET', '/jobs/kestrel-weir')).body as unknown as JobState
+  const certificate = async (testId: string, as = (state: JobState) => state) => {
+    const state = as((await bench.send('GET', '/jobs/kestrel-weir')).body as unknown as JobState)
     const people = [{ id: 'lead', name: 'Maren', role: '', tickets: ['gas' as const] }]
     const facts = {
       state,
@@ -98,6 +98,19 @@ describe('the certificate of a test', () => {
     await put(gauge({ calibratedUntil: '2020-01-01' }))
     await run('test-run-out', 'gauge-one')
     expect(await certificate('test-run-out')).toMatch(/calibration ran out on 2020-01-01/)
+    // By the site's day: there it was still the last one on which the calibration held.
+    await put(gauge({ calibratedUntil: '2026-11-30' }))
+    await run('test-last-day', 'gauge-one')
+    const lateIn = (timeZone: 'America/Chicago' | 'Europe/London') => (state: JobState) => ({
+      ...state,
+      document: { ...state.document, site: { ...state.document.site, timeZone } },
+      records: state.records.map((record) => ({ ...record, at: '2026-12-01T04:25:00.000Z' })),
+    })
+    for (const [zone, says] of [
+      ['America/Chicago', 'calibrated until 2026-11-30'],
+      ['Europe/London', 'calibration ran out on 2026-11-30'],
+    ] as const)
+      expect(await certificate('test-last-day', lateIn(zone))).toContain(says)
     await run('test-by-hand')
     expect(await certificate('test-by-hand')).toMatch(/By hand.*no calibration on file/)
   })
