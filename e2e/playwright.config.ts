@@ -49,7 +49,8 @@ export default defineConfig({
   },
   webServer: {
     command: 'node ../scripts/demo.mjs',
-    url: `http://127.0.0.1:${port}/api/health`,
+    // The server answers before the demo jobs are in it; the first journey needs them.
+    wait: { stdout: /hestian: open http/ },
     timeout: 240_000,
     reuseExistingServer: false,
     stdout: 'pipe',
