@@ -229,3 +229,20 @@ for (const [address, asked] of [
     await expect(page.getByRole('heading', { level: address === '/' ? 1 : 2 })).toBeVisible()
     expect(seen.sort()).toEqual([...ahead].sort())
   })
+
+test('the pieces of a job are asked for with its address, once each, and all of them are used', async ({
+  page,
+}) => {
+  const asked: string[] = []
+  page.on('request', (request) => {
+    const { pathname } = new URL(request.url())
+    if (pathname.endsWith('.js')) asked.push(pathname)
+  })
+  await page.goto('/jobs/kestrel-weir/gas')
+  await expect(page.getByRole('heading', { level: 2 })).toBeVisible()
+  const before = await (await page.request.get('/before.js')).text()
+  const early = [...before.matchAll(/\/assets\/[\w.~-]+\.js/g)].map(([href]) => href)
+  expect(early.filter((href) => /JobShell|JobContext/.test(href))).toHaveLength(2)
+  expect(asked.filter((path, i) => asked.indexOf(path) !== i)).toEqual([])
+  expect(early.filter((href) => !asked.includes(href))).toEqual([])
+})

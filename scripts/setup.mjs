@@ -103,13 +103,15 @@ export function ensureChromium() {
   if (!existsSync(chromium)) apt(['chromium'], 'the journeys in the browser')
 }
 
-const newest = (folder) =>
-  Math.max(
-    0,
-    ...readdirSync(folder, { withFileTypes: true, recursive: true })
-      .filter((entry) => entry.isFile())
-      .map((entry) => statSync(join(entry.parentPath ?? entry.path, entry.name)).mtimeMs),
-  )
+const newest = (place) =>
+  statSync(place).isFile()
+    ? statSync(place).mtimeMs
+    : Math.max(
+        0,
+        ...readdirSync(place, { withFileTypes: true, recursive: true })
+          .filter((entry) => entry.isFile())
+          .map((entry) => statSync(join(entry.parentPath ?? entry.path, entry.name)).mtimeMs),
+      )
 
 /** Runs a build when its result is not there or older than its sources. */
 function ensureFresh(what, { result, sources, script, cwd = root }) {
@@ -125,7 +127,7 @@ function ensureFresh(what, { result, sources, script, cwd = root }) {
 export function ensureBuilt() {
   ensureFresh('the interface', {
     result: 'web/dist/index.html',
-    sources: ['web/src', 'web/public', 'core/src'],
+    sources: ['web/src', 'web/public', 'web/before.js', 'core/src'],
     script: [join(root, 'node_modules/vite/bin/vite.js'), 'build', '--logLevel', 'warn'],
     cwd: join(root, 'web'),
   })

@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib'
 import { transformAsync } from '@babel/core'
 import react from '@vitejs/plugin-react'
-import type { Plugin } from 'vite'
+import type { Plugin, Rolldown } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
 import { defineConfig } from 'vite'
 
@@ -27,6 +27,52 @@ function squeezed(): Plugin {
           writeFileSync(join(folder, `${name}.br`), brotliCompressSync(text, hardest))
           writeFileSync(join(folder, `${name}.gz`), gzipSync(text, { level: 9 }))
         }
+      },
+    },
+  }
+}
+
+/** The pieces that a piece stands on, itself first, without those that stand in the page already. */
+function piecesOf(entry: string, bundle: Rolldown.OutputBundle): readonly string[] {
+  const chunks = Object.values(bundle).filter((part) => part.type === 'chunk')
+  const first = new Set(chunks.filter(({ isEntry }) => isEntry).map(({ fileName }) => fileName))
+  const found = new Set<string>()
+  const wanted = chunks
+    .filter(({ facadeModuleId }) => facadeModuleId?.endsWith(entry))
+    .map(({ fileName }) => fileName)
+  for (let name = wanted.pop(); name !== undefined; name = wanted.pop()) {
+    if (found.has(name) || first.has(name)) continue
+    found.add(name)
+    const imports = chunks.find(({ fileName }) => fileName === name)?.imports ?? []
+    wanted.push(...imports)
+  }
+  if (found.size === 0) throw new Error(`no piece is made of ${entry}`)
+  return [...found]
+}
+
+/**
+ * A job's address asks for the pieces of every job beside the first script, where they would be
+ * known only once that has run.
+ */
+function ahead(): Plugin {
+  return {
+    name: 'ahead',
+    transformIndexHtml: () => [
+      { tag: 'script', attrs: { src: '/before.js' }, injectTo: 'head-prepend' },
+    ],
+    generateBundle: {
+      order: 'post',
+      handler(_, bundle) {
+        const pieces = ['/shell/JobShell.tsx', '/api/jobAnswers.ts'].flatMap((entry) =>
+          piecesOf(entry, bundle),
+        )
+        const source = readFileSync(join(import.meta.dirname, 'before.js'), 'utf8')
+        const list = JSON.stringify([...new Set(pieces)].map((name) => `/${name}`))
+        this.emitFile({
+          type: 'asset',
+          fileName: 'before.js',
+          source: source.replace('const pieces = []', `const pieces = ${list}`),
+        })
       },
     },
   }
@@ -74,6 +120,7 @@ export default defineConfig({
         maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
       },
     }),
+    ahead(),
     squeezed(),
   ],
   build: {

@@ -162,12 +162,7 @@ function FetchedSheet({ sheet }: { readonly sheet: SheetId | 'walk' }) {
  * the signal may be gone in a moment.
  */
 function useFetchedPages() {
-  useEffect(() => {
-    const fetchThem = () => void fetchAllPages()
-    if (!('requestIdleCallback' in window)) return fetchThem()
-    const asked = requestIdleCallback(fetchThem, { timeout: 500 })
-    return () => cancelIdleCallback(asked)
-  }, [])
+  useEffect(() => void fetchAllPages(), [])
 }
 
 /** Undo and redo by the usual keys, except while a text is being typed. */

@@ -6,10 +6,20 @@ import { lateParts } from './lateParts'
 /** A sheet that is not here yet and cannot be fetched now: the server is away. */
 export class NotFetched extends Error {}
 
+interface Here {
+  readonly default: ComponentType
+}
 interface FetchedPage {
   Page: ComponentType
-  readonly fetched: () => Promise<{ readonly default: ComponentType }>
+  readonly fetched: () => Promise<Here>
 }
+
+/**
+ * Gives what is here without a turn of the loop. A page that suspends, however shortly, says that it
+ * is fetched for a third of a second before React shows it.
+ */
+const atOnce = (here: Here): Promise<Here> =>
+  Object.assign(Promise.resolve(here), { then: (take: (here: Here) => void) => take(here) })
 
 /**
  * A page that is fetched when it is first shown, or before, when the browser has nothing else to
@@ -19,17 +29,20 @@ function page<K extends string>(
   load: () => Promise<Readonly<Record<K, ComponentType>>>,
   name: K,
 ): FetchedPage {
-  const fetched = async (): Promise<{ readonly default: ComponentType }> => {
+  let here: Here | undefined
+  const fetched = async (): Promise<Here> => {
     try {
       const { [name]: Page } = await load()
-      return { default: Page as ComponentType }
+      here = { default: Page as ComponentType }
+      return here
     } catch {
       // A lazy part that failed once fails for ever: the next try takes a new one.
-      entry.Page = lazy(fetched) as ComponentType
+      entry.Page = shown()
       throw new NotFetched('This sheet is not on this device yet, and the server does not answer.')
     }
   }
-  const entry: FetchedPage = { Page: lazy(fetched) as ComponentType, fetched }
+  const shown = (): ComponentType => lazy(() => (here ? atOnce(here) : fetched()))
+  const entry: FetchedPage = { Page: shown(), fetched }
   return entry
 }
 
@@ -65,12 +78,22 @@ export const pageOf = (sheet: SheetId | 'walk'): ComponentType =>
 /** Fetches one page if it is not here; where it cannot be, that is said when it is shown. */
 export const fetchPage = (sheet: SheetId): Promise<unknown> =>
   Promise.allSettled([pages[sheet].fetched()])
+
+/** When the browser has nothing else to do, or soon after. */
+const idle = (): Promise<unknown> =>
+  'requestIdleCallback' in globalThis
+    ? new Promise((resolve) => requestIdleCallback(resolve, { timeout: 250 }))
+    : Promise.resolve()
+
 /**
- * Fetches every page that is not here yet: a phone goes on without a signal once a job is open. One
- * that cannot be fetched now is fetched when it is shown.
+ * Fetches every page that is not here yet, one after the other so that a hand is never kept
+ * waiting: a phone goes on without a signal once a job is open. One that cannot be fetched now is
+ * fetched when it is shown.
  */
-export const fetchAllPages = (): Promise<unknown> =>
-  Promise.allSettled([
-    ...[walk, ...Object.values(pages)].map(({ fetched }) => fetched()),
-    ...lateParts.map((fetch) => fetch()),
-  ])
+export async function fetchAllPages(): Promise<void> {
+  const all = [...[walk, ...Object.values(pages)].map(({ fetched }) => fetched), ...lateParts]
+  for (const fetched of all) {
+    await idle()
+    await Promise.allSettled([fetched()])
+  }
+}

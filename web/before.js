@@ -18,6 +18,13 @@ try {
     ahead('/api/session')
     ahead('/api/people')
   }
-  if (job) ahead(`/api/jobs/${job[1]}`)
-  else if (location.pathname === '/' && location.search === '') ahead(board)
+  // The build writes the pieces of a job's pages in here.
+  const pieces = []
+  if (job) {
+    ahead(`/api/jobs/${job[1]}`)
+    for (const href of pieces)
+      document.head.append(
+        Object.assign(document.createElement('link'), { rel: 'modulepreload', href }),
+      )
+  } else if (location.pathname === '/' && location.search === '') ahead(board)
 }
