@@ -122,6 +122,17 @@ test('a water feed is pasted, opened, sent round and filled, on a phone too', as
   // A drawing and a list: what is picked in one is picked in the other.
   await page.getByRole('button', { name: /^Hot basin, hot/ }).press('Enter')
   await expect(rowOf(page, /^Hot basin/)).toHaveAttribute('aria-selected', 'true')
+
+  // What branches off is folded away; whoever picks it in the drawing or comes by a link sees it.
+  await page.getByRole('button', { name: 'fold branches' }).click()
+  await expect(rowOf(page, /^Hot basin/)).toHaveCount(0)
+  await expect(rowOf(page, /^Hot 1 folded/)).toHaveAttribute('aria-expanded', 'false')
+  await page.getByRole('button', { name: /^Hot basin, hot/ }).press('Enter')
+  await expect(rowOf(page, /^Hot basin/)).toBeVisible()
+  await expect(rowOf(page, /^Hot sink/)).toHaveCount(0)
+  const place = await page.locator('[data-row][hidden]').first().getAttribute('id')
+  await page.evaluate((id) => (location.hash = `#${id}`), place)
+  await expect(page.locator(`[id="${place}"][role=row]`)).toBeVisible()
   const wait = page
     .getByRole('region', { name: 'At the outlets' })
     .or(page.locator('section', { hasText: 'At the outlets' }))

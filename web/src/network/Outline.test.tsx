@@ -1,10 +1,12 @@
 /** @jest-environment jsdom */
 import type { JobDocument } from '@hestian/core'
-import { blankAppliance, blankDocument } from '@hestian/core'
+import { blankAppliance, blankDocument, meterNode, outlineOf } from '@hestian/core'
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react'
+import fc from 'fast-check'
 import { useState } from 'react'
 import { JobStand } from '../job/jobStand.testing'
 import { Outline } from './Outline'
+import { branchesOff } from './useFolds'
 import { usePipes } from './usePipes'
 
 const job: JobDocument = {
@@ -16,15 +18,19 @@ let written: JobDocument
 function Pipes() {
   const pipes = usePipes('gas')
   const [selected, setSelected] = useState<string>()
+  const second = pipes.segments[1]?.id
   return (
-    <Outline
-      pipes={pipes}
-      heads={[['Size', '']]}
-      figures={new Map()}
-      selected={selected}
-      onSelect={setSelected}
-      note=""
-    />
+    <>
+      <button onClick={() => setSelected(second)}>The second in the drawing</button>
+      <Outline
+        pipes={pipes}
+        heads={[['Size', '']]}
+        figures={new Map()}
+        selected={selected}
+        onSelect={setSelected}
+        note=""
+      />
+    </>
   )
 }
 const open = (document = job, frozen = false) => {
@@ -152,6 +158,111 @@ test('a frozen design is walked and not changed', () => {
   for (const key of ['Enter', 'Tab', 'Delete', '7', 'B']) press(key)
   expect(written).toBe(frozen)
   expect(screen.queryByRole('textbox')).toBeNull()
+})
+
+/** First, with Second off it at its end, and Third and Fourth as the run goes on. */
+function withBranch() {
+  open()
+  begin()
+  fill('First', '1')
+  press('Enter')
+  type('Second')
+  press('Enter')
+  press('Escape')
+  press('Tab')
+  fill('Third', '3')
+  press('Enter')
+  fill('Fourth', '4')
+  press('Home')
+}
+const rows = () =>
+  screen
+    .getAllByRole('row')
+    .slice(1)
+    .map((row) => row.querySelector('[role=rowheader]')?.textContent)
+const expanded = () => screen.getAllByRole('row')[1]?.getAttribute('aria-expanded')
+
+describe('what branches off', () => {
+  test('is folded away by a key and shown by another; the row says how much and what is open in it', () => {
+    withBranch()
+    expect(rows()).toEqual(['▾First', 'Second', 'Third', 'Fourth'])
+    expect(expanded()).toBe('true')
+    press('ArrowLeft', { shiftKey: true })
+    expect(rows()).toEqual(['▸First1 folded, 1 without a length', 'Third', 'Fourth'])
+    expect(expanded()).toBe('false')
+    expect(screen.getByRole('treegrid').getAttribute('aria-rowcount')).toBe('4')
+    press('ArrowDown')
+    expect(focused().textContent).toMatch(/^Third/)
+    expect(focused().getAttribute('aria-rowindex')).toBe('3')
+    expect(focused().hasAttribute('aria-expanded')).toBe(false)
+    press('ArrowUp')
+    press('ArrowRight')
+    expect(rows()).toEqual(['▾First', 'Second', 'Third', 'Fourth'])
+    expect(focused().textContent).toMatch(/First/)
+  })
+
+  test('is shown again to whoever chooses it in the drawing, searches it, sorts or prints', () => {
+    withBranch()
+    const fold = () => fireEvent.click(screen.getByRole('button', { name: 'fold branches' }))
+    fold()
+    expect(rows()).not.toContain('Second')
+    fireEvent.click(screen.getByRole('button', { name: 'The second in the drawing' }))
+    expect(rows()).toContain('Second')
+    fold()
+    const away = screen.getByText('Second').closest('[hidden]') as HTMLElement
+    expect(away.getAttribute('hidden')).toBe('until-found')
+    fireEvent(away, new Event('beforematch'))
+    expect(rows()).toContain('Second')
+    fold()
+    act(() => void window.dispatchEvent(new Event('beforeprint')))
+    expect(rows()).toContain('Second')
+    act(() => void window.dispatchEvent(new Event('afterprint')))
+    expect(rows()).not.toContain('Second')
+    fireEvent.click(screen.getByRole('button', { name: 'Size' }))
+    expect(rows().sort()).toEqual(['First', 'Fourth', 'Second', 'Third'])
+  })
+
+  test('takes the choice with it to the pipe it branches off from', () => {
+    withBranch()
+    press('ArrowDown')
+    expect(focused().textContent).toMatch(/^Second/)
+    const firstIsChosen = () => screen.getAllByRole('row')[1]?.getAttribute('aria-selected')
+    fireEvent.click(screen.getByTitle('Fold away what branches off here'))
+    expect(firstIsChosen()).toBe('true')
+    press('ArrowRight')
+    press('ArrowDown')
+    expect(firstIsChosen()).toBe('false')
+    fireEvent.click(screen.getByRole('button', { name: 'fold branches' }))
+    expect(firstIsChosen()).toBe('true')
+  })
+})
+
+test('what branches off a pipe is what leads to it, but for the run that goes on from it', () => {
+  const anyTree = fc.array(fc.nat(), { minLength: 1, maxLength: 40 })
+  fc.assert(
+    fc.property(anyTree, (froms) => {
+      const branches = froms.map((from, i) => ({
+        id: `${i}`,
+        from: i === 0 || from % (i + 1) === i ? meterNode : `${from % (i + 1)}`,
+      }))
+      const fromOf = new Map(branches.map(({ id, from }) => [id, from]))
+      const leadsThrough = (id: string, through: string): boolean => {
+        const from = fromOf.get(id)
+        return from === through || (from !== undefined && leadsThrough(from, through))
+      }
+      const places = outlineOf(branches)
+      const off = branchesOff(places)
+      for (const { branch, depth } of places) {
+        const run = places.find((one) => one.branch.from === branch.id && one.depth === depth)
+        const goesOn = (id: string) =>
+          run !== undefined && (id === run.branch.id || leadsThrough(id, run.branch.id))
+        const away = places.filter(
+          ({ branch: { id } }) => leadsThrough(id, branch.id) && !goesOn(id),
+        )
+        expect(off.get(branch.id) ?? []).toEqual(away.map((one) => one.branch.id))
+      }
+    }),
+  )
 })
 
 /** A window that is told what is near it. */

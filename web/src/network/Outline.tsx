@@ -2,11 +2,16 @@ import { meterNode, outlineOf } from '@hestian/core'
 import type { KeyboardEvent } from 'react'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { useJob } from '../job/JobContext'
+import { useSteady } from '../job/useSteady'
 import { Button } from '../ui/Button'
 import { usePlacesNoted } from '../ui/SheetPage'
-import { Empty, Grid, Head, Keys, Scroll } from './outlineLook'
+import { Empty, Grid, Keys, Scroll } from './outlineLook'
+import type { Sort } from './OutlineHead'
+import { OutlineHead } from './OutlineHead'
 import type { Editing, RowFigures } from './PipeRow'
 import { Line, Placed } from './PipeRow'
+import type { Folds } from './useFolds'
+import { useFolds } from './useFolds'
 import { useNear } from './useNear'
 import type { Pipes } from './usePipes'
 
@@ -35,7 +40,7 @@ export function Outline({
   const { frozen, show } = useJob()
   const noted = usePlacesNoted()
   const places = useMemo(() => outlineOf(segments), [segments])
-  const [sort, setSort] = useState<{ readonly column: number; readonly down: boolean }>()
+  const [sort, setSort] = useState<Sort>()
   const [editing, setEditing] = useState<Editing>()
   const [working, setWorking] = useState(false)
   const frame = useRef<HTMLDivElement>(null)
@@ -53,7 +58,32 @@ export function Outline({
       )
     })
   }, [places, sort, figures])
-  const current = shown.some((one) => one.branch.id === selected) ? selected : shown[0]?.branch.id
+  const folds = useFolds(places, sort !== undefined)
+  const { hidden, reveal } = folds
+  const visible = useMemo(
+    () => shown.filter(({ branch }) => !hidden.has(branch.id)),
+    [shown, hidden],
+  )
+  useSelectedShown(selected, folds)
+  const isShown = visible.some((one) => one.branch.id === selected)
+  const current = isShown ? selected : visible[0]?.branch.id
+  const choose = (id: string) => {
+    onSelect(id)
+    wanted.current = id
+  }
+  const holds = (id: string) => folds.off.get(id)?.includes(selected ?? '') ?? false
+  const onFold = (id: string, open: boolean) => {
+    if (open) return folds.unfold(id)
+    folds.fold(id)
+    // What was chosen is not lost from sight: the pipe it branches off from is chosen for it.
+    if (holds(id)) choose(id)
+  }
+  const onFoldAll = () => {
+    folds.foldAll()
+    const holder = places.find(({ branch }) => holds(branch.id))
+    if (holder) choose(holder.branch.id)
+  }
+  const steady = useSteady({ onFold })
   const done = useCallback((id: string, next?: Editing['what']) => {
     wanted.current = id
     setEditing(next ? { id, what: next } : undefined)
@@ -68,6 +98,31 @@ export function Outline({
   )
   const isFar = (id: string) =>
     near !== undefined && !near.has(id) && id !== current && id !== editing?.id
+  const rowOf = useMemo(
+    () => new Map(visible.map(({ branch }, i) => [branch.id, i + 2])),
+    [visible],
+  )
+  const lengths = useMemo(
+    () => new Map(segments.map(({ id, length_m }) => [id, length_m])),
+    [segments],
+  )
+  const foldedIn = (id: string) => {
+    const inside = folds.off.get(id) ?? []
+    const open = inside.filter((one) => !lengths.get(one)).length
+    const marked = inside.filter((one) => noted.has(figures.get(one)?.place ?? '')).length
+    return [
+      `${inside.length} folded`,
+      ...(open > 0 ? [`${open} without a length`] : []),
+      ...(marked > 0 ? [`${marked} with notes`] : []),
+    ].join(', ')
+  }
+  /** Whether what branches off at a pipe is shown, and what of it is not. */
+  const foldOf = (id: string) => {
+    const isFoldable = !sort && folds.off.size > 0
+    if (sort || !folds.off.has(id)) return { isFoldable, isOpen: undefined, folds: '' }
+    const isOpen = !folds.folded.has(id)
+    return { isFoldable, isOpen, folds: isOpen ? '' : foldedIn(id) }
+  }
   const row = (id: string | undefined) =>
     id === undefined
       ? null
@@ -94,31 +149,30 @@ export function Outline({
     setEditing({ id, what: 'name' })
   }
   const onKeyDown = (event: KeyboardEvent) => {
-    if (
-      editing ||
-      event.ctrlKey ||
-      event.metaKey ||
-      event.altKey ||
-      current === undefined ||
-      !(event.target as HTMLElement).matches('[data-pipe]')
-    )
-      return
-    const at = shown.findIndex((one) => one.branch.id === current)
-    const { from } = shown[at]?.branch ?? { from: meterNode }
+    if (editing || current === undefined || !isForTheList(event)) return
+    const at = visible.findIndex((one) => one.branch.id === current)
+    const { from } = visible[at]?.branch ?? { from: meterNode }
+    const mayFold = !sort && folds.off.has(current)
     const next: Record<string, () => void> = {
-      ArrowDown: () => go(shown[at + 1]?.branch.id),
-      ArrowUp: () => go(shown[at - 1]?.branch.id),
-      Home: () => go(shown[0]?.branch.id),
-      End: () => go(shown.at(-1)?.branch.id),
-      ArrowLeft: () => go(from === meterNode ? undefined : from),
-      ArrowRight: () => go(places.find((one) => one.branch.from === current)?.branch.id),
+      ArrowDown: () => go(visible[at + 1]?.branch.id),
+      ArrowUp: () => go(visible[at - 1]?.branch.id),
+      Home: () => go(visible[0]?.branch.id),
+      End: () => go(visible.at(-1)?.branch.id),
+      ArrowLeft: () => {
+        if (!event.shiftKey) go(from === meterNode ? undefined : from)
+        else if (mayFold) onFold(current, false)
+      },
+      ArrowRight: () => {
+        if (folds.folded.has(current)) onFold(current, true)
+        else go(places.find((one) => one.branch.from === current)?.branch.id)
+      },
       Enter: () => begin(current),
       Escape: () => setWorking(false),
       F2: () => !frozen && setEditing({ id: current, what: 'name' }),
       ' ': () => onSelect(selected === current ? undefined : current),
       Delete: () => {
         if (!frozen) {
-          wanted.current = shown[at + 1]?.branch.id ?? shown[at - 1]?.branch.id
+          wanted.current = visible[at + 1]?.branch.id ?? visible[at - 1]?.branch.id
           onSelect(wanted.current)
           ops.remove(current)
         }
@@ -131,13 +185,10 @@ export function Outline({
       return begin(from)
     }
     const act = next[event.key]
-    if (act) {
-      event.preventDefault()
-      return act()
-    }
-    if (frozen || event.key.length !== 1) return
+    if (!act && (frozen || event.key.length !== 1)) return
     event.preventDefault()
-    setEditing({ id: current, what: /[\d.,]/.test(event.key) ? 'length' : 'name', text: event.key })
+    if (act) act()
+    else setEditing({ id: current, what: whatBegins(event.key), text: event.key })
   }
   return (
     <Scroll>
@@ -145,7 +196,7 @@ export function Outline({
         ref={frame}
         role="treegrid"
         aria-label="Pipes"
-        aria-rowcount={shown.length + 1}
+        aria-rowcount={visible.length + 1}
         onKeyDown={onKeyDown}
         onBlur={(event) => {
           if (!event.currentTarget.contains(event.relatedTarget)) setWorking(false)
@@ -154,61 +205,33 @@ export function Outline({
           ['--columns' as string]: `minmax(190px, 1.7fr) 78px repeat(${heads.length}, minmax(62px, 0.7fr))`,
         }}
       >
-        <Head role="row">
-          <span role="columnheader">
-            Pipe{' '}
-            {sort && (
-              <button type="button" onClick={() => setSort(undefined)}>
-                as they run
-              </button>
-            )}
-          </span>
-          <span role="columnheader">Length</span>
-          {heads.map(([head, unit], i) => (
-            <span
-              role="columnheader"
-              key={head}
-              aria-sort={sort?.column === i ? (sort.down ? 'descending' : 'ascending') : 'none'}
-            >
-              <button
-                type="button"
-                onClick={() =>
-                  setSort((last) =>
-                    last?.column !== i
-                      ? { column: i, down: true }
-                      : last.down
-                        ? { column: i, down: false }
-                        : undefined,
-                  )
-                }
-              >
-                {head}
-                {sort?.column === i ? (sort.down ? ' ▾' : ' ▴') : ''}
-              </button>{' '}
-              <i>{unit}</i>
-            </span>
-          ))}
-        </Head>
-        {shown.map(({ branch, depth, reached }, i) => (
+        <OutlineHead
+          heads={heads}
+          sort={sort}
+          onSort={setSort}
+          folds={folds}
+          onFoldAll={onFoldAll}
+        />
+        {shown.map(({ branch, depth, reached }) => (
           <Placed
             key={branch.id}
             branch={branch}
             place={figures.get(branch.id)?.place}
             far={isFar(branch.id)}
+            hidden={hidden.has(branch.id)}
+            onFound={reveal}
           >
             <Line
+              {...foldOf(branch.id)}
               branch={branch}
-              index={i + 2}
+              index={rowOf.get(branch.id) ?? 0}
+              onFold={steady.onFold}
               depth={sort ? 0 : Math.min(depth, 8)}
               reached={reached}
               figures={figures.get(branch.id)}
               noted={noted.has(figures.get(branch.id)?.place ?? '')}
               length={branch.length_m ? show.figure(branch.length_m.value, 'length') : '?'}
-              lengthTyped={
-                editing?.id === branch.id && branch.length_m
-                  ? show(branch.length_m.value, 'length')
-                  : ''
-              }
+              lengthTyped={branch.length_m ? show(branch.length_m.value, 'length') : ''}
               frozen={frozen}
               columns={heads.length}
               selected={branch.id === selected}
@@ -238,11 +261,31 @@ export function Outline({
           <Button onPress={() => begin(meterNode)}>Another from {ops.source.toLowerCase()}</Button>
           <span>
             In the list: <kbd>↑</kbd> <kbd>↓</kbd> along the pipes, <kbd>Enter</kbd> the next pipe,{' '}
-            <kbd>Tab</kbd> a branch beside, a letter names it, a figure is its length,{' '}
-            <kbd>Del</kbd> takes it out, <kbd>Esc</kbd> and Tab to leave.
+            <kbd>Tab</kbd> a branch beside, <kbd>Shift</kbd> <kbd>←</kbd> folds what branches off,{' '}
+            <kbd>→</kbd> shows it, a letter names it, a figure is its length, <kbd>Del</kbd> takes
+            it out, <kbd>Esc</kbd> and Tab to leave.
           </span>
         </Keys>
       )}
     </Scroll>
   )
+}
+
+const isForTheList = (event: KeyboardEvent): boolean =>
+  !event.ctrlKey &&
+  !event.metaKey &&
+  !event.altKey &&
+  (event.target as HTMLElement).matches('[data-pipe]')
+
+/** A figure begins a length, anything else a name. */
+const whatBegins = (key: string) => (/[\d.,]/.test(key) ? 'length' : 'name')
+
+/** Whoever chose a pipe elsewhere, in the drawing or by a link, sees it. */
+function useSelectedShown(selected: string | undefined, { hidden, reveal }: Folds): void {
+  const last = useRef(selected)
+  useEffect(() => {
+    if (selected !== last.current && selected !== undefined && hidden.has(selected))
+      reveal(selected)
+    last.current = selected
+  }, [selected, hidden, reveal])
 }

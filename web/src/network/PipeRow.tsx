@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react'
-import { memo, useState } from 'react'
+import { memo, useLayoutEffect, useRef, useState } from 'react'
 import { rowId } from '../ui/QuantityRow'
 import { NotesHere } from '../ui/SheetPage'
-import { Far, Row, Says } from './outlineLook'
+import { Far, FoldMark, Row, Says } from './outlineLook'
 import { LengthInput, NameInput } from './PipeInputs'
 import type { PipeOps, Pipes } from './usePipes'
 
@@ -26,29 +26,48 @@ export interface Editing {
   readonly text?: string
 }
 
-/**
- * Where a row stands. Of one that is far from what is looked at only the place is drawn, for links
- * and marks, and the name, for who searches the page.
- */
-export const Placed = ({
-  branch: { id, name },
-  place,
-  far,
-  children,
-}: {
+interface PlacedProps {
   readonly branch: Pipes['segments'][number]
   readonly place: string | undefined
   readonly far: boolean
+  /** It is folded away. */
+  readonly hidden: boolean
+  /** A link or a search of the page came upon it where it is folded away. */
+  readonly onFound: (id: string) => void
   readonly children: ReactNode
-}) => (
-  <div
-    role="presentation"
-    data-row={id}
-    {...(far && place !== undefined ? { 'data-place': place, id: rowId(place) } : {})}
-  >
-    {far ? <Far aria-hidden>{name}</Far> : children}
-  </div>
-)
+}
+
+/**
+ * Where a row stands. Of one that is far from what is looked at, or folded away, only the place is
+ * drawn, for links and marks, and the name, for who searches the page.
+ */
+export function Placed({ branch, place, far, hidden, onFound, children }: PlacedProps) {
+  const { id, name } = branch
+  const stand = useRef<HTMLDivElement>(null)
+  useLayoutEffect(() => {
+    const here = stand.current
+    if (!hidden || !here) return
+    // Folded away as the browser knows it: what searches or links to it opens it.
+    here.setAttribute('hidden', 'until-found')
+    const found = () => onFound(id)
+    here.addEventListener('beforematch', found)
+    return () => {
+      here.removeAttribute('hidden')
+      here.removeEventListener('beforematch', found)
+    }
+  }, [hidden, id, onFound])
+  const isPlace = (far || hidden) && place !== undefined
+  return (
+    <div
+      ref={stand}
+      role="presentation"
+      data-row={id}
+      {...(isPlace ? { 'data-place': place, id: rowId(place) } : {})}
+    >
+      {far || hidden ? <Far aria-hidden>{name}</Far> : children}
+    </div>
+  )
+}
 
 interface LineProps {
   readonly branch: Pipes['segments'][number]
@@ -63,6 +82,13 @@ interface LineProps {
   readonly lengthTyped: string
   readonly frozen: boolean
   readonly columns: number
+  /** What branches off at its end is shown; undefined where nothing does. */
+  readonly isOpen: boolean | undefined
+  /** There is room for the marks that fold, in this row as in the others. */
+  readonly isFoldable: boolean
+  /** What is folded away in it, in words. */
+  readonly folds: string
+  readonly onFold: (id: string, isOpen: boolean) => void
   readonly selected: boolean
   readonly stop: boolean
   readonly onSelect: (id: string | undefined) => void
@@ -88,6 +114,7 @@ export const Line = memo(
           role="row"
           aria-rowindex={index}
           aria-level={depth + 1}
+          aria-expanded={line.isOpen}
           aria-selected={selected}
           tabIndex={stop ? 0 : -1}
           data-pipe={id}
@@ -124,7 +151,7 @@ export const Line = memo(
 /** What a row shows beside its pipe and its figures; what is done on it keeps its identity. */
 const shownOfLine = [
   ...(['index', 'depth', 'reached', 'selected', 'stop', 'editing'] as const),
-  ...(['length', 'noted', 'frozen', 'columns'] as const),
+  ...(['length', 'noted', 'frozen', 'columns', 'isOpen', 'folds', 'isFoldable'] as const),
 ] satisfies readonly (keyof LineProps)[]
 
 // A row shows of its pipe the name and whether the length is known; the rest comes as texts.
@@ -140,7 +167,7 @@ const textOf = ({ place, tag, chosen, cells }: RowFigures) =>
   [place, tag, chosen, ...cells].join('|')
 
 function NameCell({ line }: { readonly line: LineProps }) {
-  const { branch, depth, reached, figures, frozen, ops, editing, setEditing, done, left } = line
+  const { branch, depth, isFoldable, frozen, ops, editing, setEditing, done, left } = line
   const { id, name, length_m } = branch
   const rename = (text: string) => {
     if (text.trim() !== '' && text.trim() !== name) ops.rename(id, text.trim())
@@ -148,7 +175,7 @@ function NameCell({ line }: { readonly line: LineProps }) {
   return (
     <span
       role="rowheader"
-      style={{ paddingLeft: depth * 16 }}
+      style={{ paddingLeft: depth * 16 + (isFoldable ? 20 : 0) }}
       data-depth={depth > 0 || undefined}
       onDoubleClick={() => !frozen && setEditing({ id, what: 'name' })}
     >
@@ -167,13 +194,35 @@ function NameCell({ line }: { readonly line: LineProps }) {
           onEscape={() => done(id)}
         />
       ) : (
-        <>
-          {name}
-          {figures?.tag && <em>{figures.tag}</em>}
-          {!reached && <em>leads nowhere</em>}
-        </>
+        <NameShown line={line} />
       )}
     </span>
+  )
+}
+
+function NameShown({ line }: { readonly line: LineProps }) {
+  const { branch, depth, reached, figures, isOpen, folds, onFold } = line
+  return (
+    <>
+      {isOpen !== undefined && (
+        <FoldMark
+          tabIndex={-1}
+          aria-hidden
+          style={{ left: depth * 16 - 4 }}
+          title={isOpen ? 'Fold away what branches off here' : 'Show what branches off here'}
+          onClick={(event) => {
+            event.stopPropagation()
+            onFold(branch.id, !isOpen)
+          }}
+        >
+          {isOpen ? '▾' : '▸'}
+        </FoldMark>
+      )}
+      {branch.name}
+      {folds !== '' && <em>{folds}</em>}
+      {figures?.tag && <em>{figures.tag}</em>}
+      {!reached && <em>leads nowhere</em>}
+    </>
   )
 }
 

@@ -131,6 +131,8 @@ export const Row = styled.div`
     color: var(--ink-2);
     margin-left: 8px;
     font-weight: 400;
+    white-space: nowrap;
+    display: inline-block;
   }
   [data-chosen] {
     color: var(--ink-2);
@@ -151,6 +153,31 @@ export const Row = styled.div`
   }
   @media (pointer: coarse) {
     min-height: 48px;
+  }
+`
+/** Opens and closes what branches off; by keyboard the arrows do. */
+export const FoldMark = styled.button.attrs({ type: 'button' })`
+  position: absolute;
+  top: 50%;
+  width: 24px;
+  height: 28px;
+  margin-top: -14px;
+  padding: 0;
+  background: none;
+  border: 0;
+  font: inherit;
+  color: var(--ink-2);
+  cursor: pointer;
+  &:hover {
+    color: var(--ember-ink);
+  }
+  @media (pointer: coarse) {
+    width: 44px;
+    height: 44px;
+    margin: -22px 0 0 -10px;
+  }
+  @media print {
+    display: none;
   }
 `
 /** The place of a row that is not looked at: its height, and its name for who searches the page. */

@@ -1,5 +1,6 @@
 import type { RefObject } from 'react'
 import { useEffect, useState } from 'react'
+import { usePrinting } from '../ui/usePrinting'
 
 /** From so many rows on only those near what is looked at are drawn. */
 export const manyRows = 60
@@ -16,7 +17,7 @@ export function useNear(
   rows: readonly string[],
 ): ReadonlySet<string> | undefined {
   const [near, setNear] = useState<ReadonlySet<string>>(new Set())
-  const [printing, setPrinting] = useState(false)
+  const printing = usePrinting()
   const canTell = typeof IntersectionObserver !== 'undefined'
   const many = canTell && rows.length > manyRows
   const order = rows.join(' ')
@@ -38,15 +39,5 @@ export function useNear(
     for (const row of frame.current?.querySelectorAll('[data-row]') ?? []) watch.observe(row)
     return () => watch.disconnect()
   }, [frame, many, order])
-  useEffect(() => {
-    const begin = () => setPrinting(true)
-    const end = () => setPrinting(false)
-    window.addEventListener('beforeprint', begin)
-    window.addEventListener('afterprint', end)
-    return () => {
-      window.removeEventListener('beforeprint', begin)
-      window.removeEventListener('afterprint', end)
-    }
-  }, [])
   return many && !printing ? near : undefined
 }
