@@ -261,13 +261,24 @@ export const answerText = (key: LookKey, answer: string): string =>
 export const withWords = (text: string, words: Readonly<Record<string, string>>): string =>
   withArticles(text.replace(/\{(\w+)\}/g, (_, key: string) => words[key] ?? key))
 
+/** Texts that were said already, by the words they were said in; begun anew when there are many. */
+const saidIn = new WeakMap<object, Map<string, string>>()
+const mostSaid = 4000
+
 /**
  * A text with the practice's own words in place of `{word}`. A sentence that begins with one begins
- * with a capital.
+ * with a capital. Every step of a job says its texts with every key that is pressed: what was said
+ * is kept.
  */
 export function inWords(text: string, words: Readonly<Record<string, string>>): string {
+  const known = saidIn.get(words) ?? new Map<string, string>()
+  const before = known.get(text)
+  if (before !== undefined) return before
   const put = withWords(text, words)
-  return put.charAt(0).toUpperCase() + put.slice(1)
+  const said = put.charAt(0).toUpperCase() + put.slice(1)
+  if (known.size >= mostSaid) known.clear()
+  saidIn.set(words, known.set(text, said))
+  return said
 }
 
 /** What must hold while a draught is tried; without all of it the smoke proves nothing. */
