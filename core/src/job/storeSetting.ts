@@ -1,6 +1,6 @@
 import { hygieneTemp_K } from '../methods/hot-water/scald'
 import type { JobDocument } from './document'
-import type { Practice } from '../practice/practices'
+import type { Practice } from '../practice/practice'
 import { sideOf } from '../practice/schools'
 
 /** The store's setting on this job: typed, or the practice's own by the school it takes. */

@@ -1,6 +1,6 @@
 import type { Source } from '../answer/sources'
 import type { Building } from './buildings'
-import type { Practice } from './practices'
+import type { Practice } from './practice'
 
 export interface SafeOutlet {
   /** Hotter than this where people wash is mixed down. */

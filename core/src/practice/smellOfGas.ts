@@ -1,4 +1,4 @@
-import type { Practice } from './practices'
+import type { Practice } from './practice'
 
 /**
  * What everybody does on smelling gas, in one sentence, after the words 'Smell of gas'. Whether

@@ -1,6 +1,6 @@
 import type { Carried, MaterialName } from '../methods/materials/pipes'
 import { materialsFor } from '../methods/materials/pipes'
-import type { Practice } from './practices'
+import type { Practice } from './practice'
 
 /** Materials for a circuit that are sold under a practice, and the one that lies there already. */
 export const materialsOffered = (

@@ -1,5 +1,5 @@
 import type { Finding } from '../answer/finding'
-import type { Practice } from './practices'
+import type { Practice } from './practice'
 import type { Show } from '../units/format'
 
 export interface Worded {

@@ -1,4 +1,4 @@
-import type { Practice } from '../practice/practices'
+import type { Practice } from '../practice/practice'
 import { showIn } from '../units/format'
 import { toSi } from '../units/units'
 import { set } from './plant'

@@ -1,5 +1,5 @@
 import { toSi } from '../units/units'
-import type { Practice } from '../practice/practices'
+import type { Practice } from '../practice/practice'
 import { degrees, scald } from './common'
 import { set } from './plant'
 import type { Guard, LeavesOff, StepPart } from './step'

@@ -1,7 +1,7 @@
 import { fitted } from '../job/asked'
 import type { JobDocument } from '../job/document'
 import { inWords } from '../job/questions'
-import type { Practice } from '../practice/practices'
+import type { Practice } from '../practice/practice'
 import { burnsGas, gasTicketFor } from '../job/fields'
 import { sequenceKinds } from './kinds'
 import type { Burning, Hazard, PlantKeys, ThingId, Wet } from './plant'

@@ -1,6 +1,6 @@
 import type { JobDocument } from '../job/document'
 import type { OffState } from '../job/records'
-import type { Practice } from '../practice/practices'
+import type { Practice } from '../practice/practice'
 import type { Ticket } from '../practice/tickets'
 import type { Measure } from '../units/measure'
 import type { Changes, Condition, PlantKeys, ThingId } from './plant'

@@ -5,7 +5,7 @@ import type { PipeSize } from '../methods/materials/pipes'
 import { materials, sizeNamed } from '../methods/materials/pipes'
 import type { JobDocument } from '../job/document'
 import type { Emitter, Heating, HeatingPipe, HeatingZone } from '../job/pressureDocument'
-import type { Practice } from '../practice/practices'
+import type { Practice } from '../practice/practice'
 import { zoneLoad_W } from '../job/zoneLoad'
 
 export interface HeatingPipeAnswer {

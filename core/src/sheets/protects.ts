@@ -1,6 +1,6 @@
 import type { Appliance, JobDocument } from '../job/document'
 import { fuelGases, grossInput_W } from '../methods/gas/fuel'
-import type { Practice } from '../practice/practices'
+import type { Practice } from '../practice/practice'
 
 /**
  * Gross input or output of an appliance as the practice's rule takes it, W; undefined while its

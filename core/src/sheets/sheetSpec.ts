@@ -2,7 +2,7 @@ import type { AnswerSentence } from '../answer/sentence'
 import type { Missing, Sheet } from '../answer/sheet'
 import type { JobDocument } from '../job/document'
 import type { JobRecord } from '../job/records'
-import type { Practice } from '../practice/practices'
+import type { Practice } from '../practice/practice'
 import type { Wordings } from '../practice/worded'
 import type { Show } from '../units/format'
 

@@ -1,5 +1,5 @@
 import type { JobDocument } from '../job/document'
-import type { Practice } from '../practice/practices'
+import type { Practice } from '../practice/practice'
 import { safeOutlet } from '../practice/safeOutlet'
 import type { SequenceTargets } from '../sequences/step'
 import type { CircuitAnswer } from '../sheets/circuit/answer'

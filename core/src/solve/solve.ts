@@ -1,7 +1,7 @@
 import type { Finding } from '../answer/finding'
 import type { Sheet } from '../answer/sheet'
 import type { JobDocument } from '../job/document'
-import type { Practice } from '../practice/practices'
+import type { Practice } from '../practice/practice'
 import { practices } from '../practice/practices'
 import type { Sequences } from '../sequences/sequences'
 import { sequencesOf } from '../sequences/sequences'

@@ -1,5 +1,5 @@
 import type { Finding } from '../answer/finding'
-import type { Practice } from '../practice/practices'
+import type { Practice } from '../practice/practice'
 import type { Worded, Wordings } from '../practice/worded'
 import { guardedWordings } from '../sheets/guarded'
 import type { Show } from '../units/format'

@@ -8,7 +8,7 @@ import { inWords } from '../job/questions'
 import type { PartKind } from '../job/surveyDocument'
 import type { ExchangedPart, WorkKindId } from '../job/workDocument'
 import { blankExchange } from '../job/workDocument'
-import type { Vocabulary } from '../practice/practices'
+import type { Vocabulary } from '../practice/practice'
 import { kindsOf, workKindOf } from './kinds'
 
 /** What a kind of work brings, where the job has none of it yet. */

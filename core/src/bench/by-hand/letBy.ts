@@ -1,7 +1,7 @@
 import { hasGas } from '../../job/hasGas'
 import { durationWords } from '../../units/format'
 import { gasPipes } from './madeOn'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import type { HandTest } from './spec'
 import { cannotTell, failed, passed } from './spec'
 

@@ -1,7 +1,7 @@
 import { fuelGases } from '../../methods/gas/fuel'
 import type { JobDocument } from '../../job/document'
 import type { BodyOf } from '../../job/records'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import { handTests } from './kinds'
 import { madeOnNow } from './madeOn'
 import { atOf } from './spec'

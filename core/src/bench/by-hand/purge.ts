@@ -1,6 +1,6 @@
 import { hasGas } from '../../job/hasGas'
 import { gasPipes } from './madeOn'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import type { Show } from '../../units/format'
 import { durationWords } from '../../units/format'
 import type { Given, HandTest } from './spec'

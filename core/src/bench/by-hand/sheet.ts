@@ -8,7 +8,7 @@ import { judgeHandTests } from './judged'
 import type { JudgedHandTest } from './judged'
 import type { HandTestFinding } from './wording'
 import { handTestWordings } from './wording'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 
 /** A reading by its name, with the appliance it is of. */
 export const handTestName = (

@@ -1,6 +1,6 @@
 import { airShareOf, elasticRise_Pa_K, liquidLost_m3 } from '../../methods/test/liquidFull'
 import { standardAtmosphere_Pa } from '../../units/units'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import { durationWords } from '../../units/format'
 import type { Show } from '../../units/format'
 import { waterPipes } from './madeOn'

@@ -1,5 +1,5 @@
 import type { JobDocument } from '../../job/document'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import type { GasAnswer } from '../../sheets/gas/answer'
 import { gasExisting } from '../gas-existing/kind'
 import { gasStrength } from '../gas-strength/kind'

@@ -1,5 +1,5 @@
 import type { Appliance, JobDocument } from '../../job/document'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import type { GasPipeAnswer } from '../../sheets/gas/answer'
 import type { TightnessPlan } from '../gas-tightness/run'
 

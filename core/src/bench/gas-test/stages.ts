@@ -4,7 +4,7 @@ import type { JobDocument } from '../../job/document'
 import { isElevated } from '../../methods/gas/stages'
 import { pipeVolume_m3 } from '../../methods/materials/pipes'
 import { meterNode } from '../../methods/network/tree'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import type { GasAnswer, GasPipeAnswer } from '../../sheets/gas/answer'
 import type { StageUnderTest } from './spec'
 

@@ -1,5 +1,5 @@
 import { naTestDuration_s } from '../../methods/test/trappedGas'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import { preparationsOf } from '../gas-test/preparations'
 import type { AtGas, GasTest, GasTestKind, StageUnderTest } from '../gas-test/spec'
 import { gasTestId, gasTestName, isNew } from '../gas-test/spec'

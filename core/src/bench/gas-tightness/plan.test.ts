@@ -1,6 +1,6 @@
 import { juniperRidge, kestrelWeir } from '../../../../demo/src/documents'
 import type { JobDocument } from '../../job/document'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import { practiceNames } from '../../practice/practiceNames'
 import { practices } from '../../practice/practices'
 import { pipeVolume_m3 } from '../../methods/materials/pipes'

@@ -1,7 +1,7 @@
 import type { GasTightnessFinding } from './wording'
 import { sources } from '../../answer/sources'
 import type { Appliance, JobDocument } from '../../job/document'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import type { GasTest } from '../gas-test/spec'
 import { naTestPressure_Pa } from '../../methods/test/trappedGas'
 

@@ -10,7 +10,7 @@ import { fluidAt, glycolLimits } from '../../methods/fluid/glycol'
 import { materials } from '../../methods/materials/pipes'
 import type { JobDocument } from '../../job/document'
 import type { Heating } from '../../job/pressureDocument'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import type { CircuitAnswer } from './answer'
 
 /**

@@ -1,6 +1,6 @@
 import type { Sheet } from '../../answer/sheet'
 import type { JobDocument } from '../../job/document'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import { sheetSpec } from '../sheetSpec'
 import type { ExchangeAnswer } from './answer'
 import { exchangeFindings } from './findings'

@@ -9,7 +9,7 @@ import { inSquares } from '../../methods/gas/network'
 import { meterNode } from '../../methods/network/tree'
 import { nextSize } from '../../methods/materials/pipes'
 import type { Appliance, JobDocument } from '../../job/document'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import type { GasAnswer, GasPipeAnswer } from './answer'
 
 /** What is wrong with, or worth saying of, a gas supply. */

@@ -7,7 +7,7 @@ import type { Source } from '../../answer/sources'
 import { sources } from '../../answer/sources'
 import { hygieneTemp_K, scaldTime_s } from '../../methods/hot-water/scald'
 import type { JobDocument } from '../../job/document'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import type { HeatAnswer, OptionAnswer } from './answer'
 
 /**

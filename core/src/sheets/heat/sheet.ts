@@ -17,7 +17,7 @@ import type { ComparisonConditions, OptionFigures } from '../../methods/hot-wate
 import { compareOption } from '../../methods/hot-water/compare'
 import type { JobDocument } from '../../job/document'
 import type { HeatOption, HotWater, Outlet } from '../../job/hotWaterDocument'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import { safeOutlet } from '../../practice/safeOutlet'
 import { sideOf } from '../../practice/schools'
 import { mainFlow_m3_s } from '../../methods/supply/mainCurve'

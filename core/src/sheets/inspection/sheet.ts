@@ -9,7 +9,7 @@ import { sources } from '../../answer/sources'
 import { showIn } from '../../units/format'
 import type { Sheet } from '../../answer/sheet'
 import type { JobDocument } from '../../job/document'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 
 /** The last inspection of an item. */
 export interface Inspected {

@@ -1,7 +1,7 @@
 import { placeWordings } from './wording'
 import { sheetSpec } from '../sheetSpec'
 import type { JobDocument } from '../../job/document'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import { placeFindings } from './findings'
 import type { Sheet } from '../../answer/sheet'
 import { surveySheet, asked, unlooked } from '../surveySheet'

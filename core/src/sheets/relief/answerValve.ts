@@ -7,7 +7,7 @@ import { genericCapacity_W, genericFor, genericValves } from '../../methods/reli
 import { membraneInlet_m, potableInlet_m } from '../../methods/relief/selection'
 import type { Relieving } from '../../methods/relief/steam'
 import { steamOfPower, usualOverpressure } from '../../methods/relief/steam'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import type { SafetyAnswer } from '../safety/answer'
 import { partsUnderRelief } from '../underRelief'
 import type { GuardedPart, ReliefAnswer } from './answer'

@@ -5,7 +5,7 @@ import { sizeAsSold } from '../../practice/sold'
 import { sources } from '../../answer/sources'
 import { atMost } from '../../answer/expect'
 import type { JobDocument } from '../../job/document'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import type { DischargeFault } from './judgeDischarge'
 import type { ReliefAnswer, ReliefsAnswer } from './answer'
 

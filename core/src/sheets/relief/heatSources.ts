@@ -3,7 +3,7 @@ import type { Appliance, JobDocument } from '../../job/document'
 import { heatingBoiler } from '../../job/heatingBoiler'
 import { hotWaterHeater } from '../../job/hotWaterHeater'
 import type { ReliefValve } from '../../job/pressureDocument'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import { protects_W } from '../protects'
 
 /**

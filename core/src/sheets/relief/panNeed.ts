@@ -1,5 +1,5 @@
 import type { JobDocument } from '../../job/document'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import { sideOf } from '../../practice/schools'
 import { fitted } from '../../job/asked'
 

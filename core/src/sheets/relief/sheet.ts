@@ -1,7 +1,7 @@
 import type { Sheet } from '../../answer/sheet'
 import type { JobDocument } from '../../job/document'
 import { hotWaterHeater } from '../../job/hotWaterHeater'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import { sideOf } from '../../practice/schools'
 import type { SafetyAnswer } from '../safety/answer'
 import { added, sheetSpec, valuesOf } from '../sheetSpec'

@@ -1,7 +1,7 @@
 import type { SafetyFinding } from './wording'
 import { sources } from '../../answer/sources'
 import type { HotWaterSafety } from '../../job/pressureDocument'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import { temperatureReliefMost_K } from '../../methods/relief/selection'
 import type { InletFault } from '../../methods/inlet-group/inletGroup'
 import { inletWords } from '../../methods/inlet-group/inletGroup'

@@ -1,7 +1,7 @@
 import type { Telling } from '../sheetSpec'
 import type { AnswerSentence, Piece } from '../../answer/sentence'
 import { gaps, sentence, strong, waitsFor, worked } from '../../answer/sentence'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import type { Show } from '../../units/format'
 import type { SafetyAnswer } from './answer'
 

@@ -1,4 +1,4 @@
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import type { SafetyAnswer } from './answer'
 import type { Show } from '../../units/format'
 import type { Drawing } from '../../answer/drawing'

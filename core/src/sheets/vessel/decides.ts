@@ -2,7 +2,7 @@ import { fitted } from '../../job/asked'
 import type { JobDocument } from '../../job/document'
 import { noFlowHead_Pa } from '../../job/heatingPump'
 import type { Heating } from '../../job/pressureDocument'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import type { Decides } from '../unsettled'
 
 /** How the circuit is made, as far as the vessel and the limits of its parts go by it. */

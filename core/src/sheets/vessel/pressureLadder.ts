@@ -1,7 +1,7 @@
 import { atMost } from '../../answer/expect'
 import type { VesselAnswer } from './answer'
 import type { Show } from '../../units/format'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import type { Drawing } from '../../answer/drawing'
 import type { Bay, Ladder, LadderSize, Rung } from '../../answer/ladder'
 import { bayOf, drawLadder, rungOf } from '../../answer/ladder'

@@ -2,7 +2,7 @@ import { atMost } from '../../answer/expect'
 import type { WaterFinding } from './wording'
 import { sources } from '../../answer/sources'
 import type { JobDocument } from '../../job/document'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import type { WaterAnswer, WaterPipeAnswer } from './answer'
 import { returnMost_m_s } from './waterLoop'
 

@@ -8,7 +8,7 @@ import { pipeLoss_W_m } from '../../methods/hot-water/pipes'
 import { frictionDrop } from '../../methods/hydraulics/friction'
 import type { Loop, LoopReturn } from '../../job/waterDocument'
 import { meterNode } from '../../methods/network/tree'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import type { WaterPipeAnswer } from './answer'
 
 /**

@@ -4,7 +4,7 @@ import { materials } from '../../methods/materials/pipes'
 import { circleArea_m2 } from '../../methods/hydraulics/friction'
 import { waterDrop_Pa } from '../../methods/hydraulics/waterTree'
 import { beyondOf } from '../../methods/network/tree'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import type { WaterAnswer } from './answer'
 
 /** One of a pipe's neighbouring sizes and what it would do, everything else left as it is. */

@@ -4,7 +4,7 @@ import { burnsGas } from '../../job/fields'
 import { inWords } from '../../job/questions'
 import type { BodyOf, JobRecord } from '../../job/records'
 import { ofKind } from '../../job/records'
-import type { Practice } from '../../practice/practices'
+import type { Practice } from '../../practice/practice'
 import { isSmall } from '../../work/kinds'
 import { workItems } from '../../work/list'
 
