@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import type { Got, Inputs } from './kinds'
+import type { Got, Inputs } from './inputs'
 import { kinds } from './kinds'
 import { skips } from './skips'
 
