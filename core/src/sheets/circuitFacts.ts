@@ -116,12 +116,11 @@ export function circuitFacts(
   for (const pipe of heating.pipes) {
     const flow = flowOf(pipe)
     const material = materials[pipe.material]
-    const size =
-      pipe.size !== null
-        ? sizeNamed(pipe.material, pipe.size)
-        : flow === undefined
-          ? undefined
-          : smallestWithin(material.sizes, flow, material.roughness_m, water, limits).size
+    const chosen = () =>
+      flow === undefined
+        ? undefined
+        : smallestWithin(material.sizes, flow, material.roughness_m, water, limits).size
+    const size = pipe.size === null ? chosen() : sizeNamed(pipe.material, pipe.size)
     if (size) sizes.set(pipe.id, size)
   }
   return { loads, flows, loadsEach, sizes, flowOf }

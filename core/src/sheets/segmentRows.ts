@@ -121,11 +121,12 @@ export function treeFromRows<
       wrong(
         `${size} is not a size of ${materials[made].label}. Accepted: ${materials[made].sizes.map((one) => one.name).join(', ')}, or nothing to let Hestian choose.`,
       )
+    const feederId = feeder === undefined ? '' : (ids[feeder] ?? '')
     return finish(
       {
         id: ids[i] ?? newId(),
         name: name.slice(0, 120),
-        from: atSource ? meterNode : feeder === undefined ? '' : (ids[feeder] ?? ''),
+        from: atSource ? meterNode : feederId,
         length_m:
           length.outcome === 'understood' ? { value: length.si, basis: 'read', from } : null,
         elbows: countOf(row.Elbows, 'Elbows', wrong),

@@ -545,16 +545,12 @@ function lengthFindings(answer: GasAnswer): GasFinding[] {
 }
 
 /** The equation of the index appliance's stage. */
-const gasEquationSource = (answer: GasAnswer) =>
-  inSquares(answer.conditions.method)
-    ? answer.conditions.method === 'nfpa54-high'
-      ? sources.nfpa54High
-      : sources.isothermalPipe
-    : answer.conditions.method === 'darcy'
-      ? sources.colebrook
-      : answer.conditions.method === 'renouard'
-        ? sources.renouard
-        : sources.nfpa54Low
+function gasEquationSource({ conditions: { method } }: GasAnswer) {
+  if (method === 'nfpa54-high') return sources.nfpa54High
+  if (inSquares(method)) return sources.isothermalPipe
+  if (method === 'darcy') return sources.colebrook
+  return method === 'renouard' ? sources.renouard : sources.nfpa54Low
+}
 
 function altitudeFindings(document: JobDocument, practice: Practice): GasFinding[] {
   const elevation = document.survey.elevation_m

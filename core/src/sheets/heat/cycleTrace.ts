@@ -58,7 +58,12 @@ export function cycleTraceDrawing(
   ]
   return {
     ...size,
-    title: `Three heating cycles: ${show(highestGauge_Pa, 'water-pressure')} at the highest; the relief opened ${openings === 0 ? 'not once' : openings === 1 ? 'once' : `${openings} times`}.`,
+    title: `Three heating cycles: ${show(highestGauge_Pa, 'water-pressure')} at the highest; the relief opened ${timesWord(openings)}.`,
     shapes,
   }
+}
+
+function timesWord(times: number): string {
+  if (times === 0) return 'not once'
+  return times === 1 ? 'once' : `${times} times`
 }

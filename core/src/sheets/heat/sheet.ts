@@ -70,11 +70,7 @@ export function optionFigures(
     figures: {
       input_W: option.input_W ? whole(option.input_W) : output_W / usualEfficiency,
       hotWater_W: whole(option.hotWater_W),
-      heating_W: burnerInStore
-        ? 0
-        : option.heating_W
-          ? whole(option.heating_W)
-          : whole(option.hotWater_W),
+      heating_W: burnerInStore ? 0 : whole(option.heating_W ?? option.hotWater_W),
       leastOutput_W: option.leastOutput_W?.value ?? 0,
       store_m3: stored ? (option.store_m3?.value ?? 0) : 0,
       coil_W: burnerInStore || !stored ? undefined : option.coil_W?.value,

@@ -17,30 +17,34 @@ const tundish_m = 0.16
 /** Slope that a falling pipe is drawn with: steeper than it is, so that it shows. */
 const drawnFall = 0.06
 
+/** How far a pipe goes, in m: right and down. */
+function wayOf({ length_m, runs }: Extract<DischargePiece, { kind: 'pipe' }>): Point {
+  const length = length_m?.value ?? unknown_m
+  if (runs === 'down') return [0, length]
+  if (runs === 'up') return [0, -length]
+  return [length, runs === 'falling' ? length * drawnFall : 0]
+}
+
 /** Where each piece lies, in m: right and down from the valve. */
 function lay(pieces: readonly DischargePiece[]): readonly Placed[] {
   let at: Point = [0, 0]
   return pieces.map((piece, index) => {
     const from = at
     if (piece.kind === 'pipe') {
-      const length = piece.length_m?.value ?? unknown_m
-      at =
-        piece.runs === 'down'
-          ? [at[0], at[1] + length]
-          : piece.runs === 'up'
-            ? [at[0], at[1] - length]
-            : [at[0] + length, at[1] + (piece.runs === 'falling' ? length * drawnFall : 0)]
+      const [right, down] = wayOf(piece)
+      at = [at[0] + right, at[1] + down]
     } else if (piece.kind === 'tundish') at = [at[0], at[1] + tundish_m]
     return { piece, index, from, to: at }
   })
 }
 
 const worstOf = (faults: readonly DischargeFault[]): VerdictIcon | undefined =>
-  faults.some((fault) => fault.severity === 'stop')
-    ? 'stop'
-    : faults.some((fault) => fault.severity === 'fix')
-      ? 'fix'
-      : undefined
+  (['stop', 'fix'] as const).find((worst) => faults.some(({ severity }) => severity === worst))
+
+function wrongWord(bad: number): string {
+  if (bad === 0) return 'nothing wrong found'
+  return bad === 1 ? 'one thing wrong' : `${bad} things wrong`
+}
 
 /**
  * A discharge pipe seen from the side, lengths to scale: valve, pieces, tundish, end and floor,
@@ -110,7 +114,7 @@ export function dischargeElevation(
   const bad = faults.filter((fault) => fault.severity !== 'note').length
   return {
     ...size,
-    title: `Discharge pipe from the side, ${run.pieces.length} pieces, ending ${run.endHeight_m ? show(run.endHeight_m.value, 'length') : 'an unknown height'} up; ${bad === 0 ? 'nothing wrong found' : bad === 1 ? 'one thing wrong' : `${bad} things wrong`}.`,
+    title: `Discharge pipe from the side, ${run.pieces.length} pieces, ending ${run.endHeight_m ? show(run.endHeight_m.value, 'length') : 'an unknown height'} up; ${wrongWord(bad)}.`,
     shapes,
   }
 }
@@ -251,16 +255,27 @@ function pieceShapes(
   return [pick(piece.kind, [...mark, ...icon(a[0] - 9, a[1] - 30)])]
 }
 
+/** What sits on the end of the pipe: a cap, or a thread that one would fit. */
+function capShapes(thread: Discharge['endThread'], [x, y]: Point): Shape[] {
+  if (thread === 'capped') return [line([x - 9, y + 1], [x + 9, y + 1], 'stop', 5)]
+  if (thread !== 'threaded') return []
+  return [
+    line([x - 6, y - 7], [x + 6, y - 10], 'ink', 1.4),
+    line([x - 6, y - 2], [x + 6, y - 5], 'ink', 1.4),
+  ]
+}
+
+/** What stands on the floor under the end. */
+function intoShapes(end: Discharge['end'], [x, floorY]: Point): Shape[] {
+  const outlines = {
+    drain: `M${x - 13} ${floorY - 8}L${x - 5} ${floorY + 8}H${x + 5}L${x + 13} ${floorY - 8}`,
+    bucket: `M${x - 12} ${floorY - 20}L${x - 9} ${floorY}H${x + 9}L${x + 12} ${floorY - 20}`,
+  }
+  if (end !== 'drain' && end !== 'bucket') return []
+  return [{ kind: 'path', d: outlines[end], ink: 'ink', width: 1.8 }]
+}
+
 function endShapes(run: Discharge, [x, y]: Point, floorY: number, show: Show): Shape[] {
-  const cap: Shape[] =
-    run.endThread === 'capped'
-      ? [line([x - 9, y + 1], [x + 9, y + 1], 'stop', 5)]
-      : run.endThread === 'threaded'
-        ? [
-            line([x - 6, y - 7], [x + 6, y - 10], 'ink', 1.4),
-            line([x - 6, y - 2], [x + 6, y - 5], 'ink', 1.4),
-          ]
-        : []
   const where = {
     drain: 'to a drain',
     outside: 'outside',
@@ -269,29 +284,9 @@ function endShapes(run: Discharge, [x, y]: Point, floorY: number, show: Show): S
     'crawl-space': 'crawl space',
     bucket: 'a bucket',
   } as const
-  const into: Shape[] =
-    run.end === 'drain'
-      ? [
-          {
-            kind: 'path',
-            d: `M${x - 13} ${floorY - 8}L${x - 5} ${floorY + 8}H${x + 5}L${x + 13} ${floorY - 8}`,
-            ink: 'ink',
-            width: 1.8,
-          },
-        ]
-      : run.end === 'bucket'
-        ? [
-            {
-              kind: 'path',
-              d: `M${x - 12} ${floorY - 20}L${x - 9} ${floorY}H${x + 9}L${x + 12} ${floorY - 20}`,
-              ink: 'ink',
-              width: 1.8,
-            },
-          ]
-        : []
   return [
-    ...cap,
-    ...into,
+    ...capShapes(run.endThread, [x, y]),
+    ...intoShapes(run.end, [x, floorY]),
     line([x + 12, y], [x + 12, floorY], 'ink-3', 1),
     line([x + 7, y], [x + 17, y], 'ink-3', 1),
     line([x + 7, floorY], [x + 17, floorY], 'ink-3', 1),

@@ -194,12 +194,7 @@ function dischargeFindings(
     id: fault.id,
     severity: fault.severity,
     place: placeOf(fault, i),
-    source:
-      fault.id === 'discharge-back-pressure' || fault.id === 'discharge-sonic'
-        ? sources.builtUp
-        : fault.id.startsWith('d2-') || fault.id === 'd1-too-small'
-          ? sources.approvedG
-          : source,
+    source: sourceOf(fault.id) ?? source,
     names: [valve.name, ...(fault.names ?? [])],
     ...(fault.figures ? { figures: fault.figures } : {}),
     ...(fault.mended
@@ -213,13 +208,15 @@ function dischargeFindings(
   }))
 }
 
+/** What a fault is judged by, where it is not the rule for discharge pipes of the place. */
+function sourceOf(id: DischargeFault['id']) {
+  if (id === 'discharge-back-pressure' || id === 'discharge-sonic') return sources.builtUp
+  return id.startsWith('d2-') || id === 'd1-too-small' ? sources.approvedG : undefined
+}
+
 /** Row of the discharge editor that a fault speaks of. */
 export const placeOf = ({ at }: DischargeFault, i: number): string =>
-  at === 'run'
-    ? `reliefs.${i}.discharge`
-    : at === 'end'
-      ? `reliefs.${i}.discharge.end`
-      : `reliefs.${i}.discharge.${at}`
+  at === 'run' ? `reliefs.${i}.discharge` : `reliefs.${i}.discharge.${at}`
 
 const mends: Partial<Record<DischargeFault['id'], string>> = {
   'discharge-reduced': 'run it full size',

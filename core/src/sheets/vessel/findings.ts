@@ -188,24 +188,29 @@ function sizeFindings(
   ]
 }
 
-function forecastFindings(
+/** What mends a vessel that takes too little: the fill it wants, or the next one that is sold. */
+function forecastRemedy(
   practice: Practice,
-  { forecast, need, inputs, fitted_m3, fill, fillByHand }: VesselAnswer,
-): VesselFinding[] {
-  const place = 'heating.vesselSize_m3'
-  const next = practice.vessel.sizes_m3.find((size) => size > fitted_m3 * (1 + 1e-6))
+  { fitted_m3, fill, fillByHand }: VesselAnswer,
+): Remedy | undefined {
   const show = showIn(practice.units)
-  const remedy: Remedy | undefined = fillByHand
-    ? {
-        label: `fill to ${show(fill.targetGauge_Pa, 'water-pressure')}`,
-        edits: [{ path: ['heating', 'fillGauge_Pa'], value: null }],
-      }
-    : next === undefined
-      ? undefined
-      : {
-          label: `take the ${show(next, 'small-volume')} ${practice.words.vessel}`,
-          edits: [{ path: ['heating', 'vesselSize_m3'], value: next }],
-        }
+  if (fillByHand)
+    return {
+      label: `fill to ${show(fill.targetGauge_Pa, 'water-pressure')}`,
+      edits: [{ path: ['heating', 'fillGauge_Pa'], value: null }],
+    }
+  const next = practice.vessel.sizes_m3.find((size) => size > fitted_m3 * (1 + 1e-6))
+  if (next === undefined) return undefined
+  return {
+    label: `take the ${show(next, 'small-volume')} ${practice.words.vessel}`,
+    edits: [{ path: ['heating', 'vesselSize_m3'], value: next }],
+  }
+}
+
+function forecastFindings(practice: Practice, answer: VesselAnswer): VesselFinding[] {
+  const { forecast, need, inputs, fitted_m3 } = answer
+  const place = 'heating.vesselSize_m3'
+  const remedy = forecastRemedy(practice, answer)
   const withRemedy = remedy ? { remedy } : {}
   if (forecast.outcome === 'no-air-left')
     return [
@@ -369,11 +374,8 @@ function positionFindings(position: Heating['position'], where: string): VesselF
     source: sources.trade,
   })
   return [
-    ...(between === 'plain-valve'
-      ? [at('vessel-can-be-shut', 'stop', 'between')]
-      : between === 'zone-valve'
-        ? [at('vessel-on-zone', 'fix', 'between')]
-        : []),
+    ...(between === 'plain-valve' ? [at('vessel-can-be-shut', 'stop', 'between')] : []),
+    ...(between === 'zone-valve' ? [at('vessel-on-zone', 'fix', 'between')] : []),
     ...(side === 'delivery' ? [at('vessel-after-pump', 'fix', 'side')] : []),
     ...(from === 'above' ? [at('vessel-from-above', 'note', 'from')] : []),
     ...(carriedBy === 'pipe' ? [at('vessel-hangs-on-pipe', 'fix', 'carriedBy')] : []),

@@ -145,11 +145,12 @@ export function vesselSheet(document: JobDocument, practice: Practice): Sheet<Ve
 
   const fill = fillTarget(inputs, need, fitted_m3)
   const vesselHead_Pa = waterDensity_kg_m3(inputs.fillTemp_K) * gravity_m_s2 * vesselHeight_m
+  const targetGauge_Pa = Number.isFinite(fill.targetGauge_Pa)
+    ? fill.targetGauge_Pa
+    : need.chargeGauge_Pa
   const fillAtVesselGauge_Pa = heating.fillGauge_Pa
     ? heating.fillGauge_Pa.value - vesselHead_Pa
-    : Number.isFinite(fill.targetGauge_Pa)
-      ? fill.targetGauge_Pa
-      : need.chargeGauge_Pa
+    : targetGauge_Pa
   const vessels = [
     ...(fitted_m3 > 0 ? [{ volume_m3: fitted_m3, chargeGauge_Pa: need.chargeGauge_Pa }] : []),
     ...otherVessels(inputs),

@@ -158,7 +158,8 @@ function solveWater(
     const calm = usual.filter(
       (size) => flow_m3_s / circleArea_m2(size.bore_m) <= limit_m_s * (1 + 1e-9),
     )
-    const sizes = fixed ? [fixed] : calm.length > 0 ? calm : catalogue.slice(-1)
+    const free = calm.length > 0 ? calm : catalogue.slice(-1)
+    const sizes = fixed ? [fixed] : free
     const lost_Pa = partLoss_Pa(segment, flow_m3_s) + heaterLoss_Pa(document, segment, flow_m3_s)
     return {
       segment,
@@ -335,8 +336,8 @@ function endsOf(
       hotTemp_K > coldTemp_K
         ? Math.min(1, Math.max(0, (mixedTemp_K - coldTemp_K) / (hotTemp_K - coldTemp_K)))
         : 1
-    const each_m3_s =
-      outletFlow_m3_s(outlet) * (!mixed ? 1 : side === 'hot' ? hotRatio : 1 - hotRatio)
+    const shareRatio = side === 'hot' ? hotRatio : 1 - hotRatio
+    const each_m3_s = outletFlow_m3_s(outlet) * (mixed ? shareRatio : 1)
     return [
       {
         draw: {
@@ -420,13 +421,11 @@ function missingForWater({ water, hotWater, survey }: JobDocument): Missing[] {
     ...(outlets.size === 0
       ? [{ place: 'hotWater.outlets', what: 'An outlet, on Heat and hot water' }]
       : []),
-    ...segments.flatMap((segment, i) =>
-      segment.length_m
-        ? segment.length_m.value > 0
-          ? []
-          : [{ place: at(i), what: `${segment.name} has a length of nothing: a pipe has some` }]
-        : [{ place: at(i), what: `Length of ${segment.name}` }],
-    ),
+    ...segments.flatMap(({ name, length_m }, i) => {
+      if (!length_m) return [{ place: at(i), what: `Length of ${name}` }]
+      if (length_m.value > 0) return []
+      return [{ place: at(i), what: `${name} has a length of nothing: a pipe has some` }]
+    }),
     ...unreached.map((segment) => ({
       place: at(segments.indexOf(segment)),
       what: `${segment.name} does not lead back to the main`,

@@ -30,14 +30,12 @@ export function waterRows(
   const byId = new Map(water.segments.map((segment) => [segment.id, segment.name]))
   const long = (si: number, measure: 'length' | 'elevation') =>
     show(si, measure, 2).replace(/\s/g, ' ')
-  const endOf = (end: WaterEnd | null) =>
-    end === null
-      ? ''
-      : end.kind === 'outlet'
-        ? (hotWater?.outlets.find((outlet) => outlet.id === end.outletId)?.name ?? '')
-        : end.kind === 'heater'
-          ? heaterWord
-          : makeUpWord
+  const endOf = (end: WaterEnd | null) => {
+    if (end === null) return ''
+    if (end.kind === 'outlet')
+      return hotWater?.outlets.find((outlet) => outlet.id === end.outletId)?.name ?? ''
+    return end.kind === 'heater' ? heaterWord : makeUpWord
+  }
   return water.segments.map((segment) => ({
     Pipe: segment.name,
     From: segment.from === meterNode ? mainWord : (byId.get(segment.from) ?? ''),
@@ -81,20 +79,7 @@ export function waterFromRows(
       const count = many === '' ? 1 : Number(many)
       if (outlet && !(Number.isInteger(count) && count >= 1 && count <= 200))
         wrong(`How many “${many}”: a whole number, 1 to 200.`)
-      const end: WaterEnd | null =
-        ends === ''
-          ? null
-          : sameText(ends, heaterWord)
-            ? { kind: 'heater' }
-            : sameText(ends, makeUpWord)
-              ? { kind: 'make-up' }
-              : outlet
-                ? {
-                    kind: 'outlet',
-                    outletId: outlet.id,
-                    count: Math.max(1, Math.min(200, Math.round(count) || 1)),
-                  }
-                : null
+      const end = endNamed(ends, outlet, count)
       if (ends !== '' && end === null)
         wrong(
           `it ends at “${ends}”. Accepted: ${[...outlets.map((one) => one.name), heaterWord, makeUpWord].join('; ')}, or nothing.`,
@@ -115,4 +100,14 @@ export function waterFromRows(
       }
     },
   )
+}
+
+/** What a pipe ends at by what its row says; null where that is nothing, or nothing known. */
+function endNamed(ends: string, outlet: Outlet | undefined, count: number): WaterEnd | null {
+  if (ends === '') return null
+  if (sameText(ends, heaterWord)) return { kind: 'heater' }
+  if (sameText(ends, makeUpWord)) return { kind: 'make-up' }
+  if (!outlet) return null
+  const many = Math.max(1, Math.min(200, Math.round(count) || 1))
+  return { kind: 'outlet', outletId: outlet.id, count: many }
 }
