@@ -60,15 +60,7 @@ export function ReadingField({ reading, typed, onTyped, within, parsed }: Readin
       </Field>
       <div>
         <Scale reading={reading} si={si} />
-        {si !== undefined && (
-          <VerdictChip
-            provisional
-            verdict={within === undefined ? 'not-yet' : within ? 'pass' : 'stop'}
-            word={
-              within === undefined ? 'No limit in the design' : within ? 'Would pass' : 'Outside'
-            }
-          />
-        )}
+        {si !== undefined && <VerdictChip provisional {...chipOf(within)} />}
         <small>
           {limits ? `${limits}: ${reading.limitSays}` : `Limit: ${reading.limitSays}`}
           {reading.target !== undefined ? `; design ${show(reading.target, reading.measure)}` : ''}
@@ -151,6 +143,14 @@ function Scale({
       )}
     </svg>
   )
+}
+
+/** How a reading that is being typed stands to the limits of its design. */
+function chipOf(within: boolean | undefined) {
+  if (within === undefined) return { verdict: 'not-yet', word: 'No limit in the design' } as const
+  return within
+    ? ({ verdict: 'pass', word: 'Would pass' } as const)
+    : ({ verdict: 'stop', word: 'Outside' } as const)
 }
 
 const Frame = styled.div`

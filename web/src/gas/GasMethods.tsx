@@ -1,4 +1,4 @@
-import type { GasAnswer, SizingMethod } from '@hestian/core'
+import type { GasAnswer, Show, SizingMethod } from '@hestian/core'
 import { indexStage, priceList, sizesByMethods } from '@hestian/core'
 import { memo, useMemo } from 'react'
 import styled from 'styled-components'
@@ -35,15 +35,7 @@ export const GasMethods = memo(function GasMethods({ answer }: { readonly answer
     <section>
       <SectionHead>
         Sized in the usual ways, side by side
-        <small>
-          {saved === undefined
-            ? ''
-            : saved > 0.005
-              ? `${show(saved, 'ratio', 0)} cheaper than by the longest length`
-              : saved < -0.005
-                ? `${show(-saved, 'ratio', 0)} dearer than by the longest length`
-                : 'as dear as by the longest length'}
-        </small>
+        <small>{saved === undefined ? '' : costSays(saved, show)}</small>
       </SectionHead>
       <Table
         label="Sizes by method"
@@ -96,3 +88,12 @@ const Stays = styled.small`
   font-size: var(--note);
   padding-left: 8px;
 `
+
+/** What these sizes cost beside those by the longest length. */
+function costSays(savedRatio: number, show: Show): string {
+  if (savedRatio > 0.005)
+    return `${show(savedRatio, 'ratio', 0)} cheaper than by the longest length`
+  if (savedRatio < -0.005)
+    return `${show(-savedRatio, 'ratio', 0)} dearer than by the longest length`
+  return 'as dear as by the longest length'
+}

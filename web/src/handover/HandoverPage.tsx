@@ -39,38 +39,14 @@ export function HandoverPage() {
   const { missing } = judgement
   const frozen = state.frozen
   const isImported = state.revisions.some((one) => one.letter === frozen && one.imported)
+  const stands = standsOf({ letter: frozen, isImported, missing: missing.length })
   return (
     <Page>
       <Answer>
-        {frozen ? (
-          <>
-            Revision <b>{frozen}</b>{' '}
-            {isImported ? 'came signed in a file and is frozen.' : 'is signed and frozen.'}
-          </>
-        ) : missing.length === 0 ? (
-          <>
-            Nothing is missing. <b>Sign it.</b>
-          </>
-        ) : (
-          <>
-            <b>{missing.length === 1 ? 'One thing' : `${missing.length} things`}</b> between here
-            and the signature.
-          </>
-        )}
+        <HowItStands stands={stands} />
       </Answer>
       <VerdictLine>
-        <VerdictChip
-          verdict={isImported ? 'not-yet' : frozen || missing.length === 0 ? 'pass' : 'not-yet'}
-          word={
-            isImported
-              ? 'Imported, signature not verified here'
-              : frozen
-                ? 'Handed over'
-                : missing.length === 0
-                  ? 'Ready'
-                  : 'Not yet'
-          }
-        />
+        <VerdictChip verdict={stands.verdict} word={stands.word} />
         <span>
           {draft.document.site.name}. The sheet says which checks were made; it never says that
           anything complies.
@@ -87,7 +63,8 @@ export function HandoverPage() {
           not signed here.
         </Prose>
       )}
-      {frozen ? <Frozen letter={frozen} /> : missing.length === 0 ? <Sign /> : null}
+      {stands.at === 'ready' && <Sign />}
+      {frozen && <Frozen letter={frozen} />}
       {frozen && <Received letter={frozen} />}
       {frozen && <MailPapers letter={frozen} />}
       {frozen && <NoticeToOffice letter={frozen} />}
@@ -95,6 +72,56 @@ export function HandoverPage() {
       <Snags />
       <Revisions />
     </Page>
+  )
+}
+
+type Stands = { readonly verdict: 'pass' | 'not-yet'; readonly word: string } & (
+  | { readonly at: 'frozen'; readonly letter: string; readonly how: string }
+  | { readonly at: 'ready' }
+  | { readonly at: 'waits'; readonly missing: number }
+)
+
+function standsOf({
+  letter,
+  isImported,
+  missing,
+}: {
+  readonly letter: string | null
+  readonly isImported: boolean
+  readonly missing: number
+}): Stands {
+  if (letter && isImported)
+    return {
+      ...{ at: 'frozen', letter, how: 'came signed in a file and is frozen.' },
+      ...{ verdict: 'not-yet', word: 'Imported, signature not verified here' },
+    }
+  if (letter)
+    return {
+      ...{ at: 'frozen', letter, how: 'is signed and frozen.' },
+      ...{ verdict: 'pass', word: 'Handed over' },
+    }
+  if (missing === 0) return { at: 'ready', verdict: 'pass', word: 'Ready' }
+  return { at: 'waits', missing, verdict: 'not-yet', word: 'Not yet' }
+}
+
+function HowItStands({ stands }: { readonly stands: Stands }) {
+  if (stands.at === 'frozen')
+    return (
+      <>
+        Revision <b>{stands.letter}</b> {stands.how}
+      </>
+    )
+  if (stands.at === 'ready')
+    return (
+      <>
+        Nothing is missing. <b>Sign it.</b>
+      </>
+    )
+  return (
+    <>
+      <b>{stands.missing === 1 ? 'One thing' : `${stands.missing} things`}</b> between here and the
+      signature.
+    </>
   )
 }
 

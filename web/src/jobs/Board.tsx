@@ -1,4 +1,4 @@
-import type { BoardQuery, BoardRow } from '@hestian/core'
+import type { BoardPage, BoardQuery, BoardRow } from '@hestian/core'
 import { boardSorts, boardStages, practiceLabels } from '@hestian/core'
 import { lazy, Suspense, useEffect, useRef, useState } from 'react'
 import { Input, Label, SearchField } from 'react-aria-components'
@@ -50,13 +50,55 @@ function useBoardQuery(): readonly [BoardQuery, (change: Partial<BoardQuery>) =>
   return [query, change]
 }
 
+/** How many jobs there are, and on how many of their sites something is off. */
+function JobsSaid({
+  data,
+  isPending,
+  putAway,
+}: {
+  readonly data: BoardPage | undefined
+  readonly isPending: boolean
+  readonly putAway: boolean
+}) {
+  if (isPending) return 'Fetching the jobs …'
+  if (!data)
+    return (
+      <>
+        The server does not answer; <b>trying again.</b>
+      </>
+    )
+  if (putAway)
+    return (
+      <>
+        <b>{data.archived}</b> put away.
+      </>
+    )
+  if (data.jobs === 0)
+    return (
+      <>
+        No jobs yet. <b>Start one.</b>
+      </>
+    )
+  const many = (
+    <b>
+      {data.jobs} {data.jobs === 1 ? 'job' : 'jobs'}
+    </b>
+  )
+  if (data.withOff === 0) return <>{many}, nothing off on any site.</>
+  return (
+    <>
+      {many}, <b>{data.withOff}</b> with something off on site.
+    </>
+  )
+}
+
 /**
  * Every job with its stage, what it waits for and on whom, and what is off on its site. Searched,
  * sorted and paged by the server.
  */
 export function Board() {
   const [query, change] = useBoardQuery()
-  const { data, isPending, error } = useBoard(query)
+  const { data, isPending } = useBoard(query)
   const [find, setFind] = useState(query.find)
   const [making, setMaking] = useState(false)
   const search = useRef<HTMLInputElement>(null)
@@ -85,34 +127,7 @@ export function Board() {
       </Top>
       <main>
         <h1>
-          {isPending ? (
-            <>Fetching the jobs …</>
-          ) : error && !data ? (
-            <>
-              The server does not answer; <b>trying again.</b>
-            </>
-          ) : data?.jobs === 0 && query.archived === 'no' ? (
-            <>
-              No jobs yet. <b>Start one.</b>
-            </>
-          ) : query.archived === 'yes' ? (
-            <>
-              <b>{data?.archived}</b> put away.
-            </>
-          ) : (
-            <>
-              <b>
-                {data?.jobs} {data?.jobs === 1 ? 'job' : 'jobs'}
-              </b>
-              {data && data.withOff > 0 ? (
-                <>
-                  , <b>{data.withOff}</b> with something off on site.
-                </>
-              ) : (
-                <>, nothing off on any site.</>
-              )}
-            </>
-          )}
+          <JobsSaid data={data} isPending={isPending} putAway={query.archived === 'yes'} />
         </h1>
         <KeptCopy />
         {data?.lowSpace && (
