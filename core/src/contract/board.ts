@@ -107,6 +107,10 @@ export const BoardPage = z.object({
   jobs: z.number().int(),
   withOff: z.number().int(),
   archived: z.number().int(),
+  /** Of those put away, how many have something off on their site. */
+  archivedWithOff: z.number().int().default(0),
+  /** Of those not put away, how many cannot be read: what is off there nobody knows. */
+  unreadable: z.number().int().default(0),
   byStage: z.record(z.string(), z.number().int()),
   /** Room left on the server's disk, bytes; null where the system does not say. */
   free_bytes: z.number().nullable(),

@@ -123,6 +123,11 @@ describe('the board', () => {
     expect((await board('?archived=yes')).rows[0]).toMatchObject({ id: 'one', archived: true })
     await send('POST', '/jobs/one/archive', { archived: false, by: 'lead' })
     expect((await board()).total).toBe(1)
+    expect(await board()).toMatchObject({ archivedWithOff: 0, unreadable: 0 })
+    await send('POST', '/import', demoJobs()['kestrel-weir'] as JobFile)
+    expect(await board()).toMatchObject({ withOff: 1, archivedWithOff: 0 })
+    await send('POST', '/jobs/kestrel-weir/archive', { archived: true, by: 'lead' })
+    expect(await board()).toMatchObject({ withOff: 0, archived: 1, archivedWithOff: 1 })
     expect(await send('POST', '/jobs/ghost/archive', { archived: true, by: 'lead' })).toMatchObject(
       { status: 404 },
     )

@@ -9,6 +9,7 @@ import { WhatTheWorkIs1790300000000 } from './whatTheWorkIs'
 import { NothingLost1790200000000 } from './nothingLost'
 import { Passkeys1790800000000 } from './passkeys'
 import { People1790600000000 } from './people'
+import { UnreadableJobs1791100000000 } from './unreadableJobs'
 
 /** Every step of the tables, oldest first. One that has landed is never edited. */
 export const migrations = [
@@ -23,4 +24,5 @@ export const migrations = [
   Passkeys1790800000000,
   BoardIndexes1790900000000,
   BoardOrders1791000000000,
+  UnreadableJobs1791100000000,
 ]

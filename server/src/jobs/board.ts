@@ -97,8 +97,11 @@ export async function readBoard(
     const stages = await manager.query<{ stage: string; jobs: number; withOff: number }[]>(
       'SELECT stage, COUNT(*) AS jobs, SUM(off > 0) AS withOff FROM job WHERE archived = 0 GROUP BY stage',
     )
-    const [put] = await manager.query<{ archived: number }[]>(
-      'SELECT COUNT(*) AS archived FROM job WHERE archived = 1',
+    const [away] = await manager.query<{ jobs: number; withOff: number | null }[]>(
+      'SELECT COUNT(*) AS jobs, SUM(off > 0) AS withOff FROM job WHERE archived = 1',
+    )
+    const [damaged] = await manager.query<{ jobs: number }[]>(
+      'SELECT COUNT(*) AS jobs FROM job WHERE unreadable = 1 AND archived = 0',
     )
     const sum = (key: 'jobs' | 'withOff') => stages.reduce((all, row) => all + row[key], 0)
     const byStage = Object.fromEntries(stages.map((row) => [row.stage, row.jobs]))
@@ -118,7 +121,9 @@ export async function readBoard(
       size: query.size,
       jobs: sum('jobs'),
       withOff: sum('withOff'),
-      archived: put?.archived ?? 0,
+      archived: away?.jobs ?? 0,
+      archivedWithOff: away?.withOff ?? 0,
+      unreadable: damaged?.jobs ?? 0,
       byStage,
       free_bytes: free_bytes ?? null,
       lowSpace: free_bytes !== undefined && free_bytes < lowSpace_bytes,

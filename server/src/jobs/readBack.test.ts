@@ -192,9 +192,11 @@ describe('a job that went bad on the disk', () => {
     await bench.app.db.raw((raw) => raw.exec('UPDATE job SET summaryVersion = 0'))
     await bench.close()
     await bench.open()
-    const { rows } = (await bench.send('GET', '/jobs?sort=name')).body as {
+    const { rows, unreadable } = (await bench.send('GET', '/jobs?sort=name')).body as {
       rows?: { id: string; name: string; unreadable: boolean; waits: string }[]
+      unreadable?: number
     }
+    expect(unreadable).toBe(1)
     expect(rows).toMatchObject([
       {
         id: 'job-bad',

@@ -20,12 +20,16 @@ export function InstrumentsPage() {
   const day = today()
   const all = data ?? []
   const used = all.filter(({ retired }) => !retired)
-  const expired = used.filter(
-    ({ calibratedUntil }) => calibrationOn(calibratedUntil, day) === 'expired',
-  )
+  const standing = (stands: ReturnType<typeof calibrationOn>) =>
+    used.filter(({ calibratedUntil }) => calibrationOn(calibratedUntil, day) === stands).length
   return (
     <FirmPage>
-      <h1>{headOf({ isPending, isAway: error !== null && !data, used, expired })}</h1>
+      <h1>
+        {headOf({
+          ...{ isPending, isAway: error !== null && !data, used: used.length },
+          ...{ expired: standing('expired'), unknown: standing('none') },
+        })}
+      </h1>
       <p>
         A test names the gauge that read it, with its number and until when its calibration held.
         One that has run out is no hindrance: the certificate says so.
@@ -61,33 +65,39 @@ function headOf({
   isAway,
   used,
   expired,
+  unknown,
 }: {
   readonly isPending: boolean
   readonly isAway: boolean
-  readonly used: readonly Instrument[]
-  readonly expired: readonly Instrument[]
+  readonly used: number
+  readonly expired: number
+  /** Of so many nobody has written down until when the calibration holds. */
+  readonly unknown: number
 }) {
   if (isAway) return 'The server does not answer; trying again.'
   if (isPending) return 'Fetching the gauges …'
-  if (used.length === 0)
+  if (used === 0)
     return (
       <>
         No gauge on the list. <b>Add the first.</b>
       </>
     )
-  if (expired.length === 0)
+  const gauges = `${used} ${used === 1 ? 'gauge' : 'gauges'}`
+  const more = unknown > 0 && (
+    <>
+      ; of <b>{unknown}</b> no calibration is on file
+    </>
+  )
+  if (expired > 0)
     return (
       <>
-        <b>
-          {used.length} {used.length === 1 ? 'gauge' : 'gauges'}
-        </b>
-        , none with a calibration that has run out.
+        <b>{expired}</b> of {gauges} past {expired === 1 ? 'its' : 'their'} calibration{more}.
       </>
     )
   return (
     <>
-      <b>{expired.length}</b> of {used.length} {used.length === 1 ? 'gauge' : 'gauges'} past{' '}
-      {expired.length === 1 ? 'its' : 'their'} calibration.
+      <b>{gauges}</b>
+      {more || ', every calibration on file holds'}.
     </>
   )
 }

@@ -1,4 +1,4 @@
-import type { BoardPage, BoardQuery, BoardRow } from '@hestian/core'
+import type { BoardQuery, BoardRow } from '@hestian/core'
 import { boardSorts, boardStages, practiceLabels } from '@hestian/core'
 import { lazy, Suspense, useEffect, useRef, useState } from 'react'
 import { Input, Label, SearchField } from 'react-aria-components'
@@ -13,6 +13,7 @@ import { dayOf } from '../ui/dates'
 import { Logo, Mark } from '../ui/icons'
 import { KeptCopy } from '../ui/KeptCopy'
 import { ImportJob } from './ImportJob'
+import { JobsSaid } from './JobsSaid'
 import { NewJobForm } from './NewJobForm'
 import { Narrowing } from './Narrowing'
 import { RowActions } from './RowActions'
@@ -48,48 +49,6 @@ function useBoardQuery(): readonly [BoardQuery, (change: Partial<BoardQuery>) =>
     )
   }
   return [query, change]
-}
-
-/** How many jobs there are, and on how many of their sites something is off. */
-function JobsSaid({
-  data,
-  isPending,
-  putAway,
-}: {
-  readonly data: BoardPage | undefined
-  readonly isPending: boolean
-  readonly putAway: boolean
-}) {
-  if (isPending) return 'Fetching the jobs …'
-  if (!data)
-    return (
-      <>
-        The server does not answer; <b>trying again.</b>
-      </>
-    )
-  if (putAway)
-    return (
-      <>
-        <b>{data.archived}</b> put away.
-      </>
-    )
-  if (data.jobs === 0)
-    return (
-      <>
-        No jobs yet. <b>Start one.</b>
-      </>
-    )
-  const many = (
-    <b>
-      {data.jobs} {data.jobs === 1 ? 'job' : 'jobs'}
-    </b>
-  )
-  if (data.withOff === 0) return <>{many}, nothing off on any site.</>
-  return (
-    <>
-      {many}, <b>{data.withOff}</b> with something off on site.
-    </>
-  )
 }
 
 /**
