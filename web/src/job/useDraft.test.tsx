@@ -113,6 +113,19 @@ test('without a server it waits, survives the page, and is sent when the server 
   expect(sent.at(-1)?.document.site.address).toBe('2 Lane')
 })
 
+test('what was kept over a reload is sent at once: what is done next may rest on it', async () => {
+  const first = tab()
+  act(() => first.result.current.edit(address('4 Lane')))
+  first.unmount()
+  expect(sent).toEqual([])
+  const again = tab()
+  await later(10)
+  expect(sent.map((one) => one.document.site.address)).toEqual(['4 Lane'])
+  act(() => again.result.current.edit(address('5 Lane')))
+  await later(10)
+  expect(sent).toHaveLength(1)
+})
+
 test('a refusal keeps what was typed and its sentence, until it is changed', async () => {
   reply = () => ({ status: 400, json: { code: 'not-understood', says: 'That cannot be.' } })
   const { result } = tab()

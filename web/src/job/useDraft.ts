@@ -43,6 +43,12 @@ export interface Draft {
 /** Not about what was typed: the server is away, or nobody is signed in any more. */
 const isForLater = ({ code }: ApiError): boolean => code === 'offline' || code === 'not-signed-in'
 
+/** How long one goes on typing before what was typed is sent. */
+function pause_ms(save: SaveState, isRestored: boolean): number {
+  if (save === 'waiting') return 2000
+  return isRestored ? 0 : 450
+}
+
 const Current = z.object({ document: JobDocument, saveNumber: z.number() })
 
 const noRoom =
@@ -68,6 +74,8 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
     saveNumber: kept?.saveNumber ?? state.saveNumber,
   })
   const latest = useRef(document)
+  /** What was kept over a reload waits for nothing more: what is done next may rest on it. */
+  const restored = useRef(kept !== undefined)
   const busy = useRef(false)
   /**
    * What is on its way to the server, which may have it already: taken back meanwhile, it is a
@@ -177,12 +185,10 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
       }),
     )
     if (!same(whole, document)) put(whole)
-    const timer = setTimeout(
-      () => {
-        underWay.current = send()
-      },
-      save === 'waiting' ? 2000 : 450,
-    )
+    const timer = setTimeout(() => {
+      restored.current = false
+      underWay.current = send()
+    }, pause_ms(save, restored.current))
     return () => clearTimeout(timer)
   }, [changed, document, jobId, put, save, send])
 

@@ -12,6 +12,7 @@ import { aJob } from '../api/queries'
 import { useWho } from '../job/WhoContext'
 import { Button } from '../ui/Button'
 import { DeleteForGood } from './DeleteForGood'
+import { putAwaySays } from './putAwaySays'
 
 interface RowMenuProps {
   readonly row: BoardRow
@@ -73,11 +74,7 @@ export function RowMenu({ row, trigger, isOpen, onOpenChange }: RowMenuProps) {
           <Button type="submit">Use as template</Button>
         </Part>
         <Part as="div">
-          <p>
-            {row.archived
-              ? 'It comes back among the jobs at hand.'
-              : 'Nothing is lost: it is put away and can be brought back.'}
-          </p>
+          <p>{putAwaySays(row)}</p>
           <Button onPress={() => void archive()}>
             {row.archived ? 'Bring it back' : 'Put it away'}
           </Button>
