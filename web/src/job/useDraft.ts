@@ -185,10 +185,13 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
       }),
     )
     if (!same(whole, document)) put(whole)
-    const timer = setTimeout(() => {
-      restored.current = false
-      underWay.current = send()
-    }, pause_ms(save, restored.current))
+    const timer = setTimeout(
+      () => {
+        restored.current = false
+        underWay.current = send()
+      },
+      pause_ms(save, restored.current),
+    )
     return () => clearTimeout(timer)
   }, [changed, document, jobId, put, save, send])
 
