@@ -187,6 +187,7 @@ describe('a job that went bad on the disk', () => {
   ])('%s: is named on the board, and the others work', async (_, damage) => {
     await bench.newJob('job-bad', 'The bad one')
     await bench.newJob('job-good', 'The good one')
+    await bench.newJob('job-other', 'The other good one')
     await bench.send('GET', '/jobs')
     await bench.app.db.raw((raw) => raw.exec(damage))
     await bench.app.db.raw((raw) => raw.exec('UPDATE job SET summaryVersion = 0'))
@@ -205,6 +206,7 @@ describe('a job that went bad on the disk', () => {
         waits: expect.stringContaining('cannot be read') as string,
       },
       { id: 'job-good', name: 'The good one', unreadable: false },
+      { id: 'job-other', unreadable: false },
     ])
     expect(await bench.send('GET', '/jobs/job-bad')).toMatchObject({
       status: 422,
