@@ -136,12 +136,7 @@ test('a part of a building is drained and restored; a valve that was forgotten k
   await page.getByRole('button', { name: 'New job' }).click()
   await page.getByRole('textbox', { name: 'Name of the job' }).fill('Tannery Court, east stair')
   await page.getByRole('button', { name: 'Begin', exact: true }).click()
-  // A step is judged by the work that the server has.
-  const stored = page.waitForResponse(
-    (answer) => answer.url().endsWith('/draft') && answer.request().method() === 'PUT',
-  )
   await say(page, 'Pipework in use cut out and restored')
-  await stored
   await page.goto(page.url().replace(/\/[a-z-]+$/, '/steps'))
   await page.getByRole('button', { name: 'Begin a visit' }).click()
   // What is not on file is not known, and says so.

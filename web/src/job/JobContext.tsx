@@ -31,7 +31,7 @@ import {
 } from '@hestian/core'
 import { useQueryClient } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
-import { createContext, useCallback, useContext, useMemo, useState } from 'react'
+import { createContext, useCallback, useContext, useEffect, useMemo, useState } from 'react'
 import { z } from 'zod'
 import { ApiError, call, newId } from '../api/client'
 import { withSample } from '../api/jobTogether'
@@ -213,6 +213,10 @@ export function JobProvider({
   const dates = useMemo(() => datesIn(zone), [zone])
 
   const { flush } = draft
+  useEffect(
+    () => (state.frozen ? undefined : outbox.restsOn(state.id, flush)),
+    [flush, state.frozen, state.id],
+  )
   const send = useCallback(
     async (path: string, body: object): Promise<boolean> => {
       // The server judges what it has: what was just typed goes first.

@@ -69,6 +69,30 @@ test('what is typed is kept at once, saved shortly after, and then no longer kep
   expect(keptDraft('job')).toBeUndefined()
 })
 
+test('it does not say that it is saved before it was sent', async () => {
+  const { result } = tab()
+  act(() => result.current.edit(address('1 Lane')))
+  expect(result.current.save).toBe('saving')
+  await act(() => result.current.flush())
+  expect(result.current.save).toBe('saved')
+  act(() => result.current.edit(address('2 Lane')))
+  expect(result.current.save).toBe('saving')
+  act(() => result.current.undo())
+  expect(result.current.save).toBe('saved')
+})
+
+test('who asks for a save while one is under way has both sent', async () => {
+  const { result } = tab()
+  act(() => result.current.edit(address('1 Lane')))
+  await act(async () => {
+    const first = result.current.flush()
+    result.current.edit(address('2 Lane'))
+    await first
+    expect(await result.current.flush()).toBe(true)
+  })
+  expect(sent.map((one) => one.document.site.address)).toEqual(['1 Lane', '2 Lane'])
+})
+
 test('what is undone before it was saved does not come back with the next page', async () => {
   const { result, unmount } = tab()
   act(() => result.current.edit(address('1 Lane')))

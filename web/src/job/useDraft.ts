@@ -1,7 +1,7 @@
 import type { Conflict, Edit, JobState } from '@hestian/core'
 import { applyEdits, JobDocument, mergeDocuments, same, Saved } from '@hestian/core'
 import { useQueryClient } from '@tanstack/react-query'
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { useCallback, useEffect, useMemo, useReducer, useRef, useState } from 'react'
 import { z } from 'zod'
 import { ApiError, call } from '../api/client'
 import {
@@ -36,7 +36,7 @@ export interface Draft {
   readonly says?: string
   readonly conflict?: DraftConflict
   readonly settle: (choice: 'merge' | 'reload') => void
-  /** Saves what is pending; gives whether the server now has all of it. Signing waits for it. */
+  /** Saves what is pending; gives whether the server now has all of it. Signing waits for it, and what is queued. */
   readonly flush: () => Promise<boolean>
 }
 
@@ -86,6 +86,8 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
   /** What all tabs of this browser last had in common. */
   const agreed = useRef(kept?.document ?? state.document)
   const [storeFull, setStoreFull] = useState(false)
+  /** What the server has changed, which no state of React's says. */
+  const [, redraw] = useReducer((times: number) => times + 1, 0)
   latest.current = document
 
   const changed = !same(document, inFlight.current ?? base.current.document)
@@ -117,8 +119,8 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
     [jobId, put],
   )
 
-  const send = useCallback(async () => {
-    if (busy.current || same(latest.current, base.current.document)) return
+  const sendNow = useCallback(async () => {
+    if (same(latest.current, base.current.document)) return
     busy.current = true
     setSave('saving')
     const sent = latest.current
@@ -148,6 +150,7 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
     } finally {
       busy.current = false
       inFlight.current = undefined
+      redraw()
     }
     function meet(refused: ApiError) {
       const { document: theirs, saveNumber } = Current.parse(refused.current)
@@ -163,6 +166,11 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
       setSave('waiting')
     }
   }, [client, jobId, put, who])
+  /** One save at a time: who asks for another waits for the one under way. */
+  const send = useCallback((): Promise<void> => {
+    if (!busy.current) underWay.current = sendNow()
+    return underWay.current
+  }, [sendNow])
 
   useEffect(() => {
     if (!changed && !busy.current && same(document, base.current.document)) {
@@ -188,7 +196,7 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
     const timer = setTimeout(
       () => {
         restored.current = false
-        underWay.current = send()
+        void send()
       },
       pause_ms(save, restored.current),
     )
@@ -203,11 +211,8 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
   }, [save, send])
 
   const flush = useCallback(async () => {
-    for (let tries = 0; tries < 3 && !same(latest.current, base.current.document); tries++) {
-      await underWay.current
-      underWay.current = send()
-      await underWay.current
-    }
+    for (let tries = 0; tries < 3 && !same(latest.current, base.current.document); tries++)
+      await send()
     return same(latest.current, base.current.document)
   }, [send])
 
@@ -258,13 +263,15 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
   const canUndo = past.length > 0
   const canRedo = future.length > 0
   const told = storeFull ? noRoom : says
+  // What is about to be sent is not saved yet.
+  const stands = changed && save === 'saved' ? 'saving' : save
   return useMemo(
     () => ({
-      ...{ document, save, canUndo, canRedo },
+      ...{ document, save: stands, canUndo, canRedo },
       ...(told === undefined ? {} : { says: told }),
       ...(conflict ? { conflict } : {}),
       ...actions,
     }),
-    [document, save, canUndo, canRedo, told, conflict, actions],
+    [document, stands, canUndo, canRedo, told, conflict, actions],
   )
 }

@@ -68,6 +68,22 @@ test('what is recorded goes out in its order, each once', async () => {
   expect(box.snapshot()).toEqual([])
 })
 
+test('what was typed on a job goes before what was done there; another job waits for nothing', async () => {
+  const box = await open()
+  const leave = box.restsOn('job', async () => {
+    await new Promise((resolve) => setTimeout(resolve, 30))
+    sent.push('the draft')
+  })
+  await box.add(entry('elsewhere', 'other'))
+  await box.add(entry('a'))
+  expect(await box.flush()).toBe(true)
+  expect(sent).toEqual(['record-elsewhere', 'the draft', 'record-a'])
+  leave()
+  await box.add(entry('b'))
+  await box.flush()
+  expect(sent.slice(3)).toEqual(['record-b'])
+})
+
 test('what was delivered leaves the queue only after the page, told of it, had its turn', async () => {
   const box = await open()
   const stillThere: boolean[] = []

@@ -64,6 +64,7 @@ export class Outbox {
   private readonly listeners = new Set<() => void>()
   private readonly store = new OutboxStore()
   private readonly tries = new Map<string, number>()
+  private readonly drafts = new Map<string, () => Promise<unknown>>()
   private sending: Promise<void> | undefined
   private timer: ReturnType<typeof setTimeout> | undefined
   private closed = false
@@ -89,6 +90,17 @@ export class Outbox {
     addEventListener('online', () => void this.flush())
     await this.lookAtRoom()
     void this.flush()
+  }
+
+  /**
+   * What is done on a job rests on what was typed there: this sends it, and is waited for before
+   * anything of the job goes. Gives how to leave it off.
+   */
+  restsOn(jobId: string, sendDraft: () => Promise<unknown>): () => void {
+    this.drafts.set(jobId, sendDraft)
+    return () => {
+      if (this.drafts.get(jobId) === sendDraft) this.drafts.delete(jobId)
+    }
   }
 
   /**
@@ -164,6 +176,7 @@ export class Outbox {
     const blocked = new Set<string>()
     let again = false
     for (let next = this.next(blocked); next; next = this.next(blocked)) {
+      await this.drafts.get(next.jobId)?.()
       const delivery = await deliver(next)
       if (delivery.outcome === 'delivered') await this.delivered(next)
       else if (delivery.outcome === 'refused') await this.keep(next.id, { refused: delivery.says })
