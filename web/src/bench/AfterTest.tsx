@@ -2,7 +2,7 @@ import type { JudgedGasTest, JudgedTest } from '@hestian/core'
 import { useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { MadeSafe } from '../job/MadeSafe'
 import { useKeptText } from '../job/useKeptText'
 import { SectionHead } from '../ui/Answer'
@@ -23,7 +23,7 @@ interface AfterTestProps {
  * tested again, or left safe.
  */
 export function AfterTest({ test, gasTest, onAgain, next }: AfterTestProps) {
-  const { frozen } = useJob()
+  const { frozen } = useStanding()
   const { isTight, leaks, retest } = standOf(test, gasTest)
   const soap = gasTest && <Soap gasTest={gasTest} />
   if (frozen) return soap
@@ -97,7 +97,8 @@ const foundBy = (gasTest: JudgedGasTest | undefined): string =>
  * The last step of every gas test: the gauge off, the screw back, and soap on it under pressure.
  */
 function TestPoint({ test }: { readonly test: JudgedTest }) {
-  const { record, nameOf, dates } = useJob()
+  const { record } = useJobActions()
+  const { nameOf, dates } = useReadBy()
   const { testPoint, testId } = test
   const soaped = (result: 'dry' | 'bubbles') => {
     record({ kind: 'test-point', testId, soaped: result })
@@ -145,7 +146,7 @@ function TestPoint({ test }: { readonly test: JudgedTest }) {
 
 /** What was found and mended; the test is made again behind it. */
 function Repair({ test, found }: { readonly test: JudgedTest; readonly found: string }) {
-  const { act } = useJob()
+  const { act } = useJobActions()
   const [kept, setKept] = useKeptText(`repair:${test.testId}`)
   const [typed, setTyped] = useState(kept === '' ? undefined : kept)
   const what = typed ?? found

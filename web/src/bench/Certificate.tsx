@@ -1,8 +1,8 @@
-import { useJob } from '../job/JobContext'
+import { useStanding } from '../job/JobContext'
 
 /** The paper of one test. */
 export function Certificate({ testId }: { readonly testId: string }) {
-  const { state } = useJob()
+  const { state } = useStanding()
   return (
     <a
       href={`/api/jobs/${state.id}/tests/${testId}/certificate.pdf`}

@@ -1,5 +1,5 @@
 import type { GasTestState, JudgedGasTest } from '@hestian/core'
-import { useJob } from '../job/JobContext'
+import { useReadBy } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { DoneHead, DoneRow } from '../ui/DoneRow'
@@ -36,7 +36,7 @@ export function GasTestList({
   readonly shown: string
   readonly onShow: (id: string) => void
 }) {
-  const { show } = useJob()
+  const { show } = useReadBy()
   return (
     <>
       <SectionHead>

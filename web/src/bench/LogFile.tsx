@@ -4,7 +4,7 @@ import Papa from 'papaparse'
 import { useState } from 'react'
 import { FileTrigger } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useReadBy } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { Choice } from '../ui/fields'
 import { phone } from '../ui/phone'
@@ -167,7 +167,7 @@ const zones = (own: number) =>
 
 /** What comes of the file as its columns are said. */
 function Preview({ log }: { readonly log: Log }) {
-  const { show, dates } = useJob()
+  const { show, dates } = useReadBy()
   const { samples, wrong } = readLog(log.rows, log.columns, log.start_ms)
   const [first, last] = [samples[0], samples[samples.length - 1]]
   const p = (sample: Sample) => show(sample.gauge_Pa, 'gas-pressure')

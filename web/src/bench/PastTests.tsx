@@ -1,6 +1,6 @@
 import type { JudgedTest } from '@hestian/core'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useReadBy } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Mark } from '../ui/icons'
 import { phone } from '../ui/phone'
@@ -16,7 +16,7 @@ const words = {
 
 /** Earlier tests stay in the record, whatever came of them. */
 export function PastTests({ tests }: { readonly tests: readonly JudgedTest[] }) {
-  const { show, nameOf, dates } = useJob()
+  const { show, nameOf, dates } = useReadBy()
   if (tests.length === 0) return null
   return (
     <>

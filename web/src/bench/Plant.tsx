@@ -3,7 +3,7 @@ import { useState } from 'react'
 import styled from 'styled-components'
 import { z } from 'zod'
 import { call } from '../api/client'
-import { useJob } from '../job/JobContext'
+import { useReadBy } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { phone } from '../ui/phone'
 
@@ -17,7 +17,7 @@ export function Plant({
   readonly testGauge_Pa: number
   readonly volume_m3: number
 }) {
-  const { show } = useJob()
+  const { show } = useReadBy()
   const [says, setSays] = useState('')
   if (!gauge.simulated) return null
   const work = async (command: PlantCommand, done: string) => {

@@ -4,26 +4,27 @@ import { useState } from 'react'
 import { Checkbox } from 'react-aria-components'
 import styled from 'styled-components'
 import { newId } from '../api/client'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { Answer, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
 import { useReader } from './useReader'
 import { phone } from '../ui/phone'
 
+interface PrepareProps {
+  readonly test: GasTest
+  /** Tests that have to pass first, by name. */
+  readonly before: readonly string[]
+}
+
 /**
  * Before the pump: what is disconnected and capped, what is shut, the cautions, and what reads the
  * pressure.
  */
-export function Prepare({
-  test,
-  before,
-}: {
-  readonly test: GasTest
-  /** Tests that have to pass first, by name. */
-  readonly before: readonly string[]
-}) {
-  const { show, solution, act } = useJob()
+export function Prepare({ test, before }: PrepareProps) {
+  const { solution } = useDesign()
+  const { act } = useJobActions()
+  const { show } = useReadBy()
   const [done, setDone] = useState<readonly string[]>([])
   const reader = useReader(test)
   const [sending, setSending] = useState(false)

@@ -4,7 +4,7 @@ import { useMemo } from 'react'
 import styled from 'styled-components'
 import { useAwake, useRunningTest } from '../sync/runningTest'
 import { useGauges } from '../api/queries'
-import { useJob } from '../job/JobContext'
+import { useDesign, useReadBy } from '../job/JobContext'
 import { DrawingView } from '../ui/DrawingView'
 import { Mark } from '../ui/icons'
 import { Plant } from './Plant'
@@ -13,7 +13,7 @@ import { phone } from '../ui/phone'
 
 /** A test under way: what it reads, how long is left, the trace, and what it can and cannot see. */
 export function RunningTest({ test }: { readonly test: JudgedTest }) {
-  const { show } = useJob()
+  const { show } = useReadBy()
   const { run, verdict } = test
   const gauges = useGauges({ when: test.begun.reading === 'streamed' })
   const gauge = gauges.data?.find((one) => one.id === test.begun.gaugeId)
@@ -115,7 +115,7 @@ function What({ test }: { readonly test: JudgedTest }) {
 
 /** What happens now, in a line. */
 function Now({ test }: { readonly test: JudgedTest }) {
-  const { show } = useJob()
+  const { show } = useReadBy()
   const { verdict, run } = test
   const limit_Pa = run.plan.perceptible_Pa
   const running = verdict.outcome === 'running' ? verdict : undefined
@@ -156,7 +156,8 @@ function Now({ test }: { readonly test: JudgedTest }) {
 }
 
 function Sees({ test }: { readonly test: JudgedTest }) {
-  const { show, solution } = useJob()
+  const { solution } = useDesign()
+  const { show } = useReadBy()
   const { plan } = test.run
   const smallest = ruleSees_m3_s(plan)
   const resolves = smallest <= plan.permittedLeak_m3_s * (1 + 1e-6)

@@ -2,7 +2,7 @@ import type { JudgedGasTest, MadeHow, PipeJoints, SoapedJoint } from '@hestian/c
 import { stillCuring } from '@hestian/core'
 import { useState } from 'react'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import type { Dates } from '../ui/dates'
@@ -16,7 +16,7 @@ import { phone } from '../ui/phone'
  * the test began.
  */
 export function Soap({ gasTest }: { readonly gasTest: JudgedGasTest }) {
-  const { frozen } = useJob()
+  const { frozen } = useStanding()
   const [open, setOpen] = useState<string>()
   const { register, last } = gasTest
   const joints = register.flatMap((pipe) => pipe.joints)
@@ -58,7 +58,8 @@ interface PipeProps {
 }
 
 function Pipe({ pipe, testId, isOpen, onOpen, isFrozen }: PipeProps) {
-  const { record, dates } = useJob()
+  const { record } = useJobActions()
+  const { dates } = useReadBy()
   const { pipeName, joints } = pipe
   const soap = (some: readonly SoapedJoint[], result: 'dry' | 'bubbles', where: string) => {
     if (testId) record({ kind: 'soaped', testId, joints: some.map(({ id }) => id), where, result })
@@ -177,7 +178,7 @@ const hour_ms = 3_600_000
 
 /** How the joints of a pipe were made: the maker's cure time begins when it is said. */
 function Made({ pipe: { pipeId, made } }: { readonly pipe: PipeJoints }) {
-  const { record } = useJob()
+  const { record } = useJobActions()
   const [how, setHow] = useState<MadeHow['how'] | null>(made?.how ?? null)
   const [lasts, setLasts] = useState<MadeHow['lasts']>(made?.lasts ?? 'permanent')
   const [cure, setCure] = useState<(typeof cures)[number]['id']>('0')

@@ -1,14 +1,14 @@
 import type { JudgedTest } from '@hestian/core'
 import { durationWords, ruleSees_m3_s } from '@hestian/core'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useReadBy } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { phone } from '../ui/phone'
 import { Certificate } from './Certificate'
 
 /** What was read, beside what it is held against. */
 export function TestFigures({ test }: { readonly test: JudgedTest }) {
-  const { show, nameOf, dates } = useJob()
+  const { show, nameOf, dates } = useReadBy()
   const { verdict, run } = test
   const figures = verdict.outcome === 'running' ? verdict.soFar : verdict.figures
   if (!figures) return null

@@ -2,7 +2,7 @@ import type { JudgedTest } from '@hestian/core'
 import { useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useJobActions, useReadBy } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -12,7 +12,8 @@ import { Button } from '../ui/Button'
  * running one.
  */
 export function TestLog({ test }: { readonly test: JudgedTest }) {
-  const { act, show, dates } = useJob()
+  const { act } = useJobActions()
+  const { show, dates } = useReadBy()
   const [text, setText] = useKeptText(`test-note:${test.testId}`)
   const [ending, setEnding] = useState(false)
   const note = async (said: string) => {

@@ -2,7 +2,7 @@ import type { JudgedGasTest, JudgedTest, TightnessVerdict } from '@hestian/core'
 import { durationWords, figuresSentence, ruleSentence, tightnessTrace } from '@hestian/core'
 import { useMemo } from 'react'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useReadBy } from '../job/JobContext'
 import { Answer, VerdictLine } from '../ui/Answer'
 import { DrawingView } from '../ui/DrawingView'
 import { Mark } from '../ui/icons'
@@ -33,7 +33,7 @@ export function TestVerdict({
   readonly onAgain: () => void
   readonly next: { readonly name: string; readonly onPress: () => void } | undefined
 }) {
-  const { show, nameOf, dates } = useJob()
+  const { show, nameOf, dates } = useReadBy()
   const { verdict, run, repaired } = test
   const name = test.begun.name === 'Tightness' ? undefined : test.begun.name
   const drawing = useMemo(

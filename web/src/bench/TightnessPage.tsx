@@ -2,7 +2,7 @@ import type { JudgedGasTest, JudgedTest } from '@hestian/core'
 import type { ReactNode } from 'react'
 import { useEffect, useState } from 'react'
 import { HoldPoints } from '../job/HoldPoints'
-import { useJob } from '../job/JobContext'
+import { useDesign, useStanding } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, VerdictLine } from '../ui/Answer'
 import { SheetPage } from '../ui/SheetPage'
@@ -15,7 +15,8 @@ import { TestVerdict } from './TestVerdict'
 
 /** The test bench of the gas pipes: which tests there are; prepare, run, verdict, repair, again. */
 export function TightnessPage() {
-  const { solution, judgement } = useJob()
+  const { solution } = useDesign()
+  const { judgement } = useStanding()
   const [chosen, setChosen] = useState<string>()
   const [again, setAgain] = useState<string>()
   const sheet = solution.tightness
@@ -101,7 +102,7 @@ function Ended({
   readonly onAgain: () => void
   readonly onShow: (id: string) => void
 }) {
-  const { tests, gasTests } = useJob().judgement
+  const { tests, gasTests } = useStanding().judgement
   const next = gasTests.find(
     ({ id, asked, state }) => id !== shown.id && asked && state !== 'passed',
   )

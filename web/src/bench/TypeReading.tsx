@@ -2,7 +2,7 @@ import type { JudgedTest, Parsed } from '@hestian/core'
 import { clock, parseQuantity, typedAsk } from '@hestian/core'
 import { useEffect, useRef, useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
 import { Typed } from './parts'
@@ -83,7 +83,8 @@ function Field({ label, text, onText, placeholder, says }: FieldProps) {
 
 /** What the gauge shows: one figure, or the two legs of a U-gauge, which add. */
 function useGaugeText(isU: boolean, testId: string) {
-  const { solution, show } = useJob()
+  const { solution } = useDesign()
+  const { show } = useReadBy()
   const [left, setLeft] = useKeptText(`reading:${testId}`)
   const [right, setRight] = useKeptText(`reading-right:${testId}`)
   const texts = [left, right] as const
@@ -139,7 +140,9 @@ const minutesOf = (text: string): number | 'now' | undefined => {
 
 /** A reading taken by eye. Time is that of pressing the button. */
 export function TypeReading({ test }: { readonly test: JudgedTest }) {
-  const { typeSample, solution, show } = useJob()
+  const { solution } = useDesign()
+  const { typeSample } = useJobActions()
+  const { show } = useReadBy()
   const { plan, settleFrom_ms } = test.run
   const { gauge_Pa, clear, fields } = useGaugeText(plan.gauge.kind === 'water-gauge', test.testId)
   const [warmth, setWarmth] = useKeptText(`reading-warmth:${test.testId}`)

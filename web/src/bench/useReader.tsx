@@ -6,7 +6,7 @@ import { Input, Label, Radio, TextField } from 'react-aria-components'
 import { Link } from 'react-router'
 import styled from 'styled-components'
 import { useGauges, useInstruments } from '../api/queries'
-import { useJob } from '../job/JobContext'
+import { useDesign, useReadBy } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { SectionHead } from '../ui/Answer'
 import { today } from '../ui/dates'
@@ -27,7 +27,7 @@ const isPressureGauge = ({ kind, retired }: Instrument): boolean =>
 
 /** Which gauge is chosen, and what is typed of it. */
 function useChosen() {
-  const { solution } = useJob()
+  const { solution } = useDesign()
   const gauges = (useGauges({ when: true }).data ?? []).filter(({ streams }) => streams)
   const listed = (useInstruments().data ?? []).filter(isPressureGauge)
   const [chosen, setChosen] = useState<string>()
@@ -64,7 +64,7 @@ interface Reader {
  * Chooses what reads a test: a gauge that is heard, one of the firm's list, or any other by hand.
  */
 export function useReader({ plan }: GasTest): Reader {
-  const { show } = useJob()
+  const { show } = useReadBy()
   const chosen = useChosen()
   const step_Pa = stepOf(chosen)
   return {
@@ -132,7 +132,7 @@ function ReaderFields({
   readonly plan: GasTest['plan']
   readonly chosen: Chosen
 }) {
-  const { show } = useJob()
+  const { show } = useReadBy()
   const { gauges, listed, picked, live, isLive } = chosen
   return (
     <>
@@ -183,7 +183,7 @@ function ReaderFields({
 
 /** A gauge that is on no list: its name, and how fine it is. */
 function AnyGauge({ chosen }: { readonly chosen: Chosen }) {
-  const { solution } = useJob()
+  const { solution } = useDesign()
   const { picked, instrument, resolution, parsed } = chosen
   return (
     <Typed>

@@ -3,7 +3,7 @@ import { clock } from '@hestian/core'
 import { useEffect, useState } from 'react'
 import { FieldError, Input, Label, Text, TextField } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useReadBy } from '../job/JobContext'
 import { useAwake } from '../sync/runningTest'
 import { Button } from '../ui/Button'
 
@@ -71,7 +71,7 @@ function Take({
   gauge: { state, values, name },
   onTake,
 }: Pick<FigureFieldProps, 'ask' | 'onTake'> & { readonly gauge: GaugeState }) {
-  const { show } = useJob()
+  const { show } = useReadBy()
   const si = ask.live && values[ask.live]
   if (state !== 'live' || si === undefined) return null
   const told = show(si, ask.measure).replaceAll(/[\u00a0\u2009\u202f]/g, ' ')
@@ -102,7 +102,7 @@ function useElapsed_s(startedAt: string): number | undefined {
  * time.
  */
 function Clock({ ask, startedAt, onStart, onStop }: FigureFieldProps) {
-  const { solution } = useJob()
+  const { solution } = useDesign()
   const elapsed_s = useElapsed_s(startedAt)
   useAwake(elapsed_s !== undefined)
   if (elapsed_s === undefined)

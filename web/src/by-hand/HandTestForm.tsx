@@ -3,7 +3,7 @@ import { calibrationSays, inWords, unanswered } from '@hestian/core'
 import { Checkbox } from 'react-aria-components'
 import styled from 'styled-components'
 import { useInstruments } from '../api/queries'
-import { useJob } from '../job/JobContext'
+import { useDesign, useReadBy } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { today } from '../ui/dates'
 import { Choice } from '../ui/fields'
@@ -24,7 +24,8 @@ export function HandTestForm({
   readonly reading: JudgedHandTest
   readonly onDone: () => void
 }) {
-  const { solution, show } = useJob()
+  const { solution } = useDesign()
+  const { show } = useReadBy()
   const { practice } = solution
   const typing = useHandTest(reading, onDone)
   const { kind, gauges, texts, setTexts, parsed, found, given, waits, series, confirmed } = typing

@@ -4,7 +4,7 @@ import { useEffect, useMemo, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import styled from 'styled-components'
 import { HoldPoints } from '../job/HoldPoints'
-import { useJob } from '../job/JobContext'
+import { useDesign, useReadBy, useStanding } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -21,7 +21,9 @@ import { Strip } from './Strip'
  * the figures that follow stand beside each.
  */
 export function HandTestsPage() {
-  const { solution, state, show } = useJob()
+  const { solution } = useDesign()
+  const { state } = useStanding()
+  const { show } = useReadBy()
   const [params] = useSearchParams()
   const [open, setOpen] = useState<string | undefined>(params.get('open') ?? undefined)
   const from = params.get('from')
@@ -76,7 +78,9 @@ function useShown(place: string | null): void {
 
 /** What was tested at an appliance that is no longer here. */
 function Aside() {
-  const { solution, state, nameOf, dates } = useJob()
+  const { solution } = useDesign()
+  const { state } = useStanding()
+  const { nameOf, dates } = useReadBy()
   const aside = setAside(solution.document, solution.practice, state.records)
   if (aside.length === 0) return null
   return (
@@ -102,7 +106,7 @@ function Aside() {
 }
 
 function Head({ readings }: { readonly readings: readonly JudgedHandTest[] }) {
-  const { solution } = useJob()
+  const { solution } = useDesign()
   const wrong = readings.filter(({ last }) => last?.found.outcome === 'failed')
   const stop = wrong.find(({ last }) => last?.found.severity === 'stop')
   const done = readings.filter(({ last }) => last).length
@@ -161,7 +165,8 @@ interface ReadingProps {
 }
 
 function Reading({ reading, isOpen, onOpen, onDone }: ReadingProps) {
-  const { solution, frozen } = useJob()
+  const { solution } = useDesign()
+  const { frozen } = useStanding()
   const { kind, last } = reading
   const name = handTestName({ kind, target: { id: '', name: '' } }, solution.practice)
   return (
@@ -194,7 +199,8 @@ function Reading({ reading, isOpen, onOpen, onDone }: ReadingProps) {
 
 /** What was read last, what it comes to, and who read it. */
 function LastRead({ reading: { kind, last, before } }: { readonly reading: JudgedHandTest }) {
-  const { nameOf, dates, state } = useJob()
+  const { state } = useStanding()
+  const { nameOf, dates } = useReadBy()
   if (!last) return kind.offered ? <small>Where it is called for.</small> : null
   return (
     <>

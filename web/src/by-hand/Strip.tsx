@@ -2,7 +2,7 @@ import type { HandTest, Series } from '@hestian/core'
 import { channels, seriesStrip, shapeOf, shapeWords, standsWithin_Pa } from '@hestian/core'
 import { useMemo } from 'react'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useReadBy } from '../job/JobContext'
 import { DrawingView } from '../ui/DrawingView'
 import { seriesOf } from './useSeries'
 
@@ -10,7 +10,8 @@ import { seriesOf } from './useSeries'
  * What an instrument sent while the clock ran, drawn over time, and by its shape what it may be.
  */
 export function Strip({ kind, series }: { readonly kind: HandTest; readonly series: Series }) {
-  const { show, solution } = useJob()
+  const { solution } = useDesign()
+  const { show } = useReadBy()
   const { units } = solution.practice
   const channel = seriesOf(kind)
   const measure = channel && channels[channel]

@@ -13,7 +13,7 @@ import type {
 import { atOf, foundOf, madeOnNow, parseAsk, unanswered } from '@hestian/core'
 import { useState } from 'react'
 import { useGauges } from '../api/queries'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { useSeries } from './useSeries'
 
@@ -51,7 +51,9 @@ interface Typing {
 }
 
 export function useHandTest({ kind, target }: JudgedHandTest, onDone: () => void): Typing {
-  const { solution, record, show } = useJob()
+  const { solution } = useDesign()
+  const { record } = useJobActions()
+  const { show } = useReadBy()
   const { document, practice } = solution
   const heard = useGauges({ when: true })
   const gauges = heard.data ?? []

@@ -4,7 +4,7 @@ import { MakeUpRows } from '../job/MakeUpRows'
 import { ChoiceRow, yesNo } from '../ui/ChoiceRow'
 import { capital } from '../ui/numbers'
 import { known } from '../ui/numbers'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Ledger, QuantityRow } from '../ui/QuantityRow'
 
@@ -16,7 +16,9 @@ const fluidWords: Readonly<Record<FluidKind, string>> = {
 
 /** What runs in the circuit, what drives it, and what the boiler asks of the flow. */
 export function CircuitInputs() {
-  const { draft, edit, solution, show } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { heating, heat } = draft.document
   if (!heating) return null
   const { practice } = solution
@@ -123,7 +125,8 @@ export function CircuitInputs() {
 
 /** What keeps floor loops cool enough. */
 function FloorRows() {
-  const { draft, edit } = useJob()
+  const { draft } = useDesign()
+  const { edit } = useJobActions()
   const { heating } = draft.document
   if (!heating) return null
   return (

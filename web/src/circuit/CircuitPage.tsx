@@ -7,7 +7,7 @@ import styled from 'styled-components'
 import { Grid } from '../ui/LadderView'
 import { capital } from '../ui/numbers'
 import { LeansOn } from '../job/LeansOn'
-import { useJob } from '../job/JobContext'
+import { useDesign, useReadBy, useStanding } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -27,7 +27,8 @@ import { Zones } from './Zones'
  * water it holds.
  */
 export function CircuitPage() {
-  const { solution, state } = useJob()
+  const { solution } = useDesign()
+  const { state } = useStanding()
   const sheet = solution.circuit
   if (!sheet.applies)
     return (
@@ -63,7 +64,8 @@ export function CircuitPage() {
 }
 
 function Pump({ answer }: { readonly answer: CircuitAnswer }) {
-  const { solution, show } = useJob()
+  const { solution } = useDesign()
+  const { show } = useReadBy()
   const { units } = solution.practice
   const drawing = useMemo(
     () => pumpCurveDrawing(answer, show, units, { width: 366, height: 264 }),

@@ -2,7 +2,7 @@ import type { CircuitAnswer, CircuitPart } from '@hestian/core'
 import { circuitPartKinds } from '@hestian/core'
 import { newId } from '../api/client'
 import { known } from '../ui/numbers'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Adds, Drop } from '../ui/Drop'
@@ -26,7 +26,9 @@ const kindWords: Readonly<Record<Kind, string>> = {
 
 /** Boiler, header, filter, separator, valves: what each loses at a flow, and what it holds. */
 export function Parts({ answer }: { readonly answer: CircuitAnswer | undefined }) {
-  const { draft, edit, show } = useJob()
+  const { draft } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { heating } = draft.document
   if (!heating) return null
   const { parts, zones } = heating

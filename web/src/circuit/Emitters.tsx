@@ -2,7 +2,7 @@ import type { CircuitAnswer, EmitterType } from '@hestian/core'
 import { emitterTypes, genericEmitters } from '@hestian/core'
 import { newId } from '../api/client'
 import { capital, known } from '../ui/numbers'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Adds, Drop } from '../ui/Drop'
@@ -13,7 +13,8 @@ import { Cell, Row, Table } from '../ui/Table'
 
 /** What gives the heat: type, how many, what each gives and holds. */
 export function Emitters({ answer }: { readonly answer: CircuitAnswer | undefined }) {
-  const { draft, edit, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
   const { heating } = draft.document
   if (!heating) return null
   const { emitters, zones } = heating

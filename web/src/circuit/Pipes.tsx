@@ -2,7 +2,7 @@ import type { CircuitAnswer, MaterialName } from '@hestian/core'
 import { materials, materialsOffered } from '@hestian/core'
 import { newId } from '../api/client'
 import { known } from '../ui/numbers'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Adds, Drop } from '../ui/Drop'
@@ -13,7 +13,9 @@ import { atOneOf, inZone, pipePlaces, placeOf } from './places'
 
 /** Pipes of the circuit: in what size, how long, how fast, and what they lose. */
 export function Pipes({ answer }: { readonly answer: CircuitAnswer | undefined }) {
-  const { draft, edit, show, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { heating } = draft.document
   if (!heating) return null
   const { pipes, zones } = heating

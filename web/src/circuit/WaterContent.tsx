@@ -1,12 +1,12 @@
 import type { CircuitAnswer } from '@hestian/core'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useReadBy } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { phone } from '../ui/phone'
 
 /** Where the water is: one bar per part, what is guessed in pencil. */
 export function WaterContent({ answer }: { readonly answer: CircuitAnswer }) {
-  const { show } = useJob()
+  const { show } = useReadBy()
   const { parts, total_m3, between_m3 } = answer.content
   const most = Math.max(...parts.map((part) => part.water_m3), 1e-9)
   return (

@@ -1,7 +1,7 @@
 import type { CircuitAnswer } from '@hestian/core'
 import { newId } from '../api/client'
 import { known } from '../ui/numbers'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { SmallToggle } from '../ui/SmallToggle'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -16,7 +16,9 @@ import { Cell, Figure, Row, Table } from '../ui/Table'
  * valve is set to.
  */
 export function Zones({ answer }: { readonly answer: CircuitAnswer | undefined }) {
-  const { draft, edit, show, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { heating, heat } = draft.document
   if (!heating) return null
   const { zones } = heating

@@ -2,7 +2,7 @@ import type { StepReading } from '@hestian/core'
 import { inWords, notFound, symptoms } from '@hestian/core'
 import { Input, Label, Radio, RadioGroup, TextField } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign } from '../job/JobContext'
 import { Button } from '../ui/Button'
 
 interface CauseProps {
@@ -19,7 +19,7 @@ interface CauseProps {
  * A reading outside its limits: what it comes from, what tells the causes apart, and what was done.
  */
 export function CauseFields({ reading, cause, action, onCause, onAction, onSnag }: CauseProps) {
-  const { words } = useJob().solution.practice
+  const { words } = useDesign().solution.practice
   const symptom = reading.symptom && symptoms[reading.symptom]
   const causes = symptom?.causes.map((one) => inWords(one, words)) ?? []
   const options = [...causes, notFound]

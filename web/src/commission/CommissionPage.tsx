@@ -2,7 +2,7 @@ import type { JudgedSequence, JudgedStep } from '@hestian/core'
 import { ticketWords } from '@hestian/core'
 import { useSearchParams } from 'react-router'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useReadBy, useStanding } from '../job/JobContext'
 import { Snags } from '../job/Snags'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, VerdictLine } from '../ui/Answer'
@@ -26,7 +26,7 @@ function useShown(): {
   readonly next: Shown | undefined
   readonly show: (stepId: string | undefined) => void
 } {
-  const { judgement } = useJob()
+  const { judgement } = useStanding()
   const [params, setParams] = useSearchParams()
   const { sequences } = judgement.work
   const all = sequences.flatMap((sequence) =>
@@ -48,7 +48,8 @@ function useShown(): {
 
 /** The work on site, one step at a time: the next is offered when the guards of this one hold. */
 export function CommissionPage() {
-  const { judgement, person } = useJob()
+  const { judgement } = useStanding()
+  const { person } = useReadBy()
   const { shown, next, show } = useShown()
   const { sequences } = judgement.work
   if (sequences.length === 0)

@@ -3,7 +3,7 @@ import { confirmationId, nowId } from '@hestian/core'
 import { useSyncExternalStore } from 'react'
 import styled from 'styled-components'
 import { reach } from '../api/reach'
-import { useJob } from '../job/JobContext'
+import { useJobActions, useReadBy } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
 import { phone } from '../ui/phone'
@@ -54,7 +54,8 @@ export function GuardRow({ state, stepId, next, wantsLook }: GuardRowProps) {
 }
 
 function Holding({ state, stepId, wantsLook }: Omit<GuardRowProps, 'next'>) {
-  const { perform, dates } = useJob()
+  const { perform } = useJobActions()
+  const { dates } = useReadBy()
   const since = useAway()
   const { guard, at, seenNow } = state
   const id = nowId(guard)
@@ -79,7 +80,7 @@ function Holding({ state, stepId, wantsLook }: Omit<GuardRowProps, 'next'>) {
 }
 
 function Opening({ state, stepId, next }: Omit<GuardRowProps, 'wantsLook'>) {
-  const { perform } = useJob()
+  const { perform } = useJobActions()
   const { guard, leadsTo } = state
   if (guard.kind !== 'seen')
     return leadsTo ? <Leads to={leadsTo} next={next} from={stepId} /> : null

@@ -1,7 +1,7 @@
 import type { LeadsTo } from '@hestian/core'
 import { Link } from 'react-router'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useJobActions, useStanding } from '../job/JobContext'
 import { Button } from '../ui/Button'
 
 /** One press to where something that blocks is lifted: a step, something to put back, the bench. */
@@ -15,7 +15,8 @@ export function Leads({
   /** The step that waits for it: the bench leads back to it. */
   readonly from: string
 }) {
-  const { state, perform } = useJob()
+  const { state } = useStanding()
+  const { perform } = useJobActions()
   if (to.kind === 'off')
     return (
       <Button

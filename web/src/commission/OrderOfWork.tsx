@@ -1,6 +1,6 @@
 import type { JudgedSequence, JudgedStep } from '@hestian/core'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useReadBy } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Mark } from '../ui/icons'
 
@@ -151,7 +151,7 @@ function Blocked({ judged }: { readonly judged: JudgedStep }) {
 }
 
 function When({ judged: { step, number, progress } }: { readonly judged: JudgedStep }) {
-  const { show, dates } = useJob()
+  const { show, dates } = useReadBy()
   switch (progress.state) {
     case 'done':
       return step.reading && progress.si !== undefined

@@ -2,7 +2,7 @@ import type { Parsed, StepReading } from '@hestian/core'
 import { fromSi } from '@hestian/core'
 import { FieldError, Input, Label, Text, TextField } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useReadBy } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { VerdictChip } from '../ui/VerdictChip'
 import { phone } from '../ui/phone'
@@ -20,7 +20,7 @@ interface ReadingFieldProps {
  * scale.
  */
 export function ReadingField({ reading, typed, onTyped, within, parsed }: ReadingFieldProps) {
-  const { show } = useJob()
+  const { show } = useReadBy()
   const si = parsed?.outcome === 'understood' ? parsed.si : undefined
   const error =
     parsed?.outcome === 'refused' || parsed?.outcome === 'ambiguous' ? parsed.says : undefined
@@ -79,7 +79,8 @@ function Scale({
   readonly reading: StepReading
   readonly si: number | undefined
 }) {
-  const { show, solution } = useJob()
+  const { solution } = useDesign()
+  const { show } = useReadBy()
   const unit = solution.practice.units[reading.measure]
   const marks = [reading.least, reading.most, reading.target, si].filter(
     (value): value is number => value !== undefined,

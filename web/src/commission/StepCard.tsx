@@ -1,7 +1,7 @@
 import type { DangerState, Evidence, JudgedSequence, JudgedStep, StepState } from '@hestian/core'
 import { lacking, parseQuantity, ticketWords, withinLimits } from '@hestian/core'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { useKept } from '../job/useKept'
 import { useKeptText } from '../job/useKeptText'
 import { SectionHead } from '../ui/Answer'
@@ -28,7 +28,7 @@ const noPhotos: readonly Evidence[] = []
 
 /** What is typed and taken for a step before it is signed; all of it outlives a reload. */
 function useEntry({ step }: JudgedStep) {
-  const { solution } = useJob()
+  const { solution } = useDesign()
   const [typed, setTyped] = useKeptText(`reading:${step.id}`)
   const [cause, setCause] = useKeptText(`cause:${step.id}`)
   const [action, setAction] = useKeptText(`action:${step.id}`)
@@ -55,7 +55,7 @@ type Entry = ReturnType<typeof useEntry>
 
 /** What the signature still waits for, in words; undefined where nothing does. */
 function useWaits({ step, progress }: JudgedStep, entry: Entry): string | undefined {
-  const { person } = useJob()
+  const { person } = useReadBy()
   const since = useAway()
   if (progress.state === 'after') return 'the step before it'
   if (progress.state !== 'now') return undefined
@@ -83,7 +83,8 @@ const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1
  * its signature.
  */
 export function StepCard({ judged, sequence, onSigned }: StepCardProps) {
-  const { perform, show } = useJob()
+  const { perform } = useJobActions()
+  const { show } = useReadBy()
   const { step, number, progress } = judged
   const entry = useEntry(judged)
   const waits = useWaits(judged, entry)
@@ -215,7 +216,8 @@ function Guards({ judged, progress }: { readonly judged: JudgedStep; readonly pr
 }
 
 function Reading({ judged, entry }: { readonly judged: JudgedStep; readonly entry: Entry }) {
-  const { record, person } = useJob()
+  const { record } = useJobActions()
+  const { person } = useReadBy()
   const { step } = judged
   const { reading } = step
   if (!reading) return null

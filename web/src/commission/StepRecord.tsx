@@ -1,7 +1,7 @@
 import type { JudgedSequence, JudgedStep } from '@hestian/core'
 import { may } from '@hestian/core'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { Thumb } from '../ui/Photos'
 import { VerdictChip } from '../ui/VerdictChip'
@@ -15,7 +15,8 @@ interface StepRecordProps {
 
 /** A step that is over: who, when, what it read, and the way to take it back. */
 export function StepRecord({ judged, sequence, onBack }: StepRecordProps) {
-  const { perform, frozen } = useJob()
+  const { frozen } = useStanding()
+  const { perform } = useJobActions()
   const { step, number, progress } = judged
   if (progress.state !== 'done' && progress.state !== 'skipped') return null
   return (
@@ -47,7 +48,9 @@ export function StepRecord({ judged, sequence, onBack }: StepRecordProps) {
 
 /** Who stood up for an apprentice's step, or the way to. */
 function Countersign({ judged: { step, progress } }: { readonly judged: JudgedStep }) {
-  const { perform, frozen, person, nameOf, dates } = useJob()
+  const { frozen } = useStanding()
+  const { perform } = useJobActions()
+  const { person, nameOf, dates } = useReadBy()
   if (progress.state !== 'done' && progress.state !== 'skipped') return null
   const { countersigned, awaits, by } = progress
   if (countersigned)
@@ -79,7 +82,7 @@ function Countersign({ judged: { step, progress } }: { readonly judged: JudgedSt
 }
 
 function What({ judged: { step, progress } }: { readonly judged: JudgedStep }) {
-  const { show, nameOf, dates } = useJob()
+  const { show, nameOf, dates } = useReadBy()
   if (progress.state === 'skipped')
     return (
       <div>

@@ -2,7 +2,7 @@ import type { Visit } from '@hestian/core'
 import { offWords, openVisit } from '@hestian/core'
 import { Input, Label, TextArea, TextField } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { useKept } from '../job/useKept'
 import { useKeptText } from '../job/useKeptText'
 import { SectionHead } from '../ui/Answer'
@@ -13,7 +13,7 @@ import { Button } from '../ui/Button'
  * thing on it explained.
  */
 export function Visits() {
-  const { judgement } = useJob()
+  const { judgement } = useStanding()
   const open = openVisit(judgement.visits)
   const ended = judgement.visits.filter((visit) => visit.ended !== undefined)
   return (
@@ -31,7 +31,7 @@ export function Visits() {
 }
 
 function Past({ visit }: { readonly visit: Visit }) {
-  const { dates, nameOf } = useJob()
+  const { dates, nameOf } = useReadBy()
   const { ended } = visit
   if (!ended) return null
   return (
@@ -46,7 +46,8 @@ function Past({ visit }: { readonly visit: Visit }) {
 }
 
 function Beginning() {
-  const { perform, frozen } = useJob()
+  const { frozen } = useStanding()
+  const { perform } = useJobActions()
   const [others, setOthers] = useKeptText('visit-with')
   if (frozen) return null
   return (
@@ -68,7 +69,9 @@ function Beginning() {
 const unsaid: Readonly<Record<string, string>> = {}
 
 function Ending({ visit }: { readonly visit: Visit }) {
-  const { judgement, perform, dates, nameOf } = useJob()
+  const { judgement } = useStanding()
+  const { perform } = useJobActions()
+  const { dates, nameOf } = useReadBy()
   const [done, setDone] = useKeptText(`visit-done:${visit.id}`)
   const [left, setLeft] = useKeptText(`visit-left:${visit.id}`)
   const [staysOff, setStaysOff] = useKept(`visit-off:${visit.id}`, unsaid)

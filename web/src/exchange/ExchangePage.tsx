@@ -13,7 +13,7 @@ import {
 import { Link } from 'react-router'
 import styled from 'styled-components'
 import { newId } from '../api/client'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { MakerRow } from '../job/MakerRow'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
@@ -31,7 +31,8 @@ import { phone } from '../ui/phone'
  * out.
  */
 export function ExchangePage() {
-  const { solution, state } = useJob()
+  const { solution } = useDesign()
+  const { state } = useStanding()
   const sheet = solution.exchange
   if (!sheet.applies)
     return (
@@ -58,7 +59,8 @@ export function ExchangePage() {
 }
 
 function WhichPart() {
-  const { draft, edit, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
   const { words } = solution.practice
   return (
     <SheetPage sheet="exchange">
@@ -84,7 +86,7 @@ function WhichPart() {
 
 /** The match as a table: the plant asks, the old had, the new has. */
 function Match({ answer: { points, plant, old, fresh } }: { readonly answer: ExchangeAnswer }) {
-  const { show } = useJob()
+  const { show } = useReadBy()
   return (
     <Table data-place="work.exchange.match">
       <thead>
@@ -276,7 +278,8 @@ function tagAsks(
 }
 
 function Questions({ answer }: { readonly answer: ExchangeAnswer }) {
-  const { draft, edit, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
   const { document } = draft
   const { exchange, plant, old, fresh } = answer
   const { words } = solution.practice
@@ -376,7 +379,8 @@ function Questions({ answer }: { readonly answer: ExchangeAnswer }) {
 
 /** Why it let water out: a valve that is exchanged alone weeps again. */
 function Weeping({ answer: { exchange, old } }: { readonly answer: ExchangeAnswer }) {
-  const { edit, solution } = useJob()
+  const { solution } = useDesign()
+  const { edit } = useJobActions()
   const { words } = solution.practice
   const at = (key: string) => ['work', 'exchange', key]
   return (

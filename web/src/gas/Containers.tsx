@@ -1,5 +1,5 @@
 import { blankContainers } from '@hestian/core'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { ChoiceRow } from '../ui/ChoiceRow'
 import { InlineCount } from '../ui/fields'
@@ -19,7 +19,8 @@ const changeovers = [
  * comes by a meter.
  */
 export function Containers() {
-  const { draft, edit } = useJob()
+  const { draft } = useDesign()
+  const { edit } = useJobActions()
   const { gas, survey } = draft.document
   if (survey.fuel !== 'propane') return null
   const held = gas.containers ?? blankContainers

@@ -2,7 +2,7 @@ import type { GasAnswer, Show, SizingMethod } from '@hestian/core'
 import { indexStage, priceList, sizesByMethods } from '@hestian/core'
 import { memo, useMemo } from 'react'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useReadBy } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Cell, Figure, Row, Table } from '../ui/Table'
 
@@ -17,7 +17,8 @@ const names: Readonly<Record<SizingMethod, string>> = {
  * each takes.
  */
 export const GasMethods = memo(function GasMethods({ answer }: { readonly answer: GasAnswer }) {
-  const { show, draft } = useJob()
+  const { draft } = useDesign()
+  const { show } = useReadBy()
   const { prices } = draft.document
   const stage = useMemo(() => indexStage(answer), [answer])
   const methods = useMemo(

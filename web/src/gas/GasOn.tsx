@@ -1,7 +1,7 @@
 import type { GasAnswer } from '@hestian/core'
 import { lockUpShares } from '@hestian/core'
 import { ToggleButton } from 'react-aria-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useReadBy } from '../job/JobContext'
 import { OnGroup, OnLine } from '../network/OnLine'
 
 interface GasOnProps {
@@ -15,7 +15,8 @@ interface GasOnProps {
  * lock-up and the index appliance.
  */
 export function GasOn({ answer, on, onChange }: GasOnProps) {
-  const { show, draft } = useJob()
+  const { draft } = useDesign()
+  const { show } = useReadBy()
   const burners = answer.pipes.flatMap((pipe) =>
     pipe.appliance && pipe.pipe.load_W > 0 ? [pipe.appliance] : [],
   )

@@ -13,7 +13,7 @@ import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react'
 import { GasMethods } from './GasMethods'
 import { GasOn } from './GasOn'
 import { LeansOn } from '../job/LeansOn'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -35,7 +35,9 @@ import { GasPipeEditor } from './GasPipeEditor'
 import { IfThisSize } from './IfThisSize'
 
 export function GasPage() {
-  const { solution, draft, show, edit } = useJob()
+  const { solution, draft } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const pipes = usePipes('gas')
   const [selected, setSelected] = useState<string>()
   const [off, setOff] = useState<ReadonlySet<string>>(new Set())
@@ -176,7 +178,7 @@ const Diagram = memo(function Diagram({
   selected,
   onPick,
 }: PickProps & { readonly answer: GasAnswer }) {
-  const { show } = useJob()
+  const { show } = useReadBy()
   const narrow = useNarrow()
   const drawing = useMemo(
     () => gasTree(answer, show, narrow ? 366 : 820, selected),
@@ -209,7 +211,8 @@ const heads = (show: Show) =>
  * What the outline shows of each pipe; of one that cannot be computed yet only its name and length.
  */
 function useFigures(answer: GasAnswer | undefined): ReadonlyMap<string, RowFigures> {
-  const { show, draft } = useJob()
+  const { draft } = useDesign()
+  const { show } = useReadBy()
   const { segments } = draft.document.gas
   return useMemo(() => {
     if (!answer)

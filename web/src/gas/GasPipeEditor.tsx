@@ -3,7 +3,7 @@ import { usePipes } from '../network/usePipes'
 import type { GasEnd, GasSegment, LineRegulator } from '@hestian/core'
 import { burnsGas, usualRegulatorDrop_Pa } from '@hestian/core'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { Choice } from '../ui/fields'
 import { Paper } from '../ui/Photos'
 import { knownOf, QuantityRow } from '../ui/QuantityRow'
@@ -32,7 +32,9 @@ export function GasPipeEditor({
   readonly id: string
   readonly onGone: () => void
 }) {
-  const { draft, edit, solution, show } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const pipes = usePipes('gas')
   const { segments } = draft.document.gas
   const index = segments.findIndex((segment) => segment.id === id)

@@ -1,7 +1,7 @@
 import { memo } from 'react'
 import type { LowGasMethod } from '@hestian/core'
 import { altitudeFactor, gasMethods } from '@hestian/core'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Choice, InlineText } from '../ui/fields'
 import { knownOf, Ledger, QuantityRow } from '../ui/QuantityRow'
@@ -16,7 +16,9 @@ const own = 'practice'
 
 /** By which equation and for how much of the load the pipes are sized, and the bond to earth. */
 export const GasRules = memo(function GasRules() {
-  const { draft, edit, solution, show } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { gas, survey } = draft.document
   const { practice } = solution
   const factor = survey.elevation_m ? altitudeFactor(survey.elevation_m.value) : 1
@@ -166,7 +168,8 @@ const meters = [
 
 /** Which meter measures: where the fall that pipe in use may show goes by it. */
 function MeterKind() {
-  const { draft, edit, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
   const { gas, survey } = draft.document
   if (!solution.practice.tightness.existing || survey.fuel !== 'natural-gas') return null
   return (

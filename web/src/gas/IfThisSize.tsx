@@ -1,7 +1,7 @@
 import type { GasAnswer, SizeBeside, Show } from '@hestian/core'
 import { sizesBeside } from '@hestian/core'
 import { useMemo } from 'react'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { SizesFrame } from '../network/SizesFrame'
 import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
@@ -11,7 +11,9 @@ import { Mark } from '../ui/icons'
  * appliance that is worst off.
  */
 export function IfThisSize({ answer, id }: { readonly answer: GasAnswer; readonly id: string }) {
-  const { show, edit, draft } = useJob()
+  const { draft } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const pipe = answer.pipes.find((one) => one.id === id)
   const rows = useMemo(() => sizesBeside(answer, id), [answer, id])
   if (!pipe) return null

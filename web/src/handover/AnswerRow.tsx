@@ -1,5 +1,5 @@
 import type { JobRecord } from '@hestian/core'
-import { useJob } from '../job/JobContext'
+import { useReadBy } from '../job/JobContext'
 import { DoneRow } from '../ui/DoneRow'
 import { Mark } from '../ui/icons'
 
@@ -21,7 +21,7 @@ export function AnswerRow({
   readonly outcome: keyof typeof marks
   readonly says: string
 }) {
-  const { nameOf, dates } = useJob()
+  const { nameOf, dates } = useReadBy()
   return (
     <DoneRow>
       <Mark kind={marks[outcome]} size={22} />

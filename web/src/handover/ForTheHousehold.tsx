@@ -1,6 +1,6 @@
 import { householderPage, shutOffsAsked } from '@hestian/core'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
 import { InlineText } from '../ui/fields'
 import { Mark } from '../ui/icons'
@@ -15,7 +15,9 @@ const shutLabels = {
 
 /** What only this house knows, typed here, and the page that it makes, as it will be read. */
 export function ForTheHousehold() {
-  const { draft, edit, frozen } = useJob()
+  const { draft } = useDesign()
+  const { frozen } = useStanding()
+  const { edit } = useJobActions()
   const { handover } = draft.document
   const asked = shutOffsAsked(draft.document)
   const set = (path: readonly string[]) => (value: string | null) =>
@@ -75,7 +77,9 @@ export function ForTheHousehold() {
 }
 
 function AsTheyReadIt() {
-  const { solution, judgement, show } = useJob()
+  const { solution } = useDesign()
+  const { judgement } = useStanding()
+  const { show } = useReadBy()
   const answers = householderPage(solution, judgement.leaving, show)
   const lacks = answers.filter((one) => one.lacks).length
   return (

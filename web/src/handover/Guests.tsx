@@ -3,7 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { z } from 'zod'
 import { ApiError, call, newId } from '../api/client'
-import { useJob } from '../job/JobContext'
+import { useReadBy, useStanding } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -24,13 +24,14 @@ const days = [
  * back.
  */
 export function Guests() {
-  const { person } = useJob()
+  const { person } = useReadBy()
   if (!person || !may(person, 'file')) return null
   return <Links />
 }
 
 function Links() {
-  const { state, dates, nameOf } = useJob()
+  const { state } = useStanding()
+  const { dates, nameOf } = useReadBy()
   const client = useQueryClient()
   const queryKey = ['guests', state.id]
   const [says, setSays] = useState<string>()
@@ -90,7 +91,8 @@ function Links() {
 }
 
 function NewLink({ onMade }: { readonly onMade: () => Promise<void> }) {
-  const { state, person, dates } = useJob()
+  const { state } = useStanding()
+  const { person, dates } = useReadBy()
   const [name, setName] = useKeptText(`guest:${state.id}`)
   const [howLong, setHowLong] = useState<(typeof days)[number]['id']>('30')
   const [link, setLink] = useState<Link>()

@@ -16,7 +16,7 @@ import { Input, Label, TextField } from 'react-aria-components'
 import { Link } from 'react-router'
 import styled from 'styled-components'
 import { Snags } from '../job/Snags'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { dayTime } from '../ui/dates'
@@ -35,7 +35,8 @@ import { Received } from './Received'
 
 /** What is still missing, then the sheet, then the signature that freezes it. */
 export function HandoverPage() {
-  const { judgement, state, draft } = useJob()
+  const { draft } = useDesign()
+  const { judgement, state } = useStanding()
   const { missing } = judgement
   const frozen = state.frozen
   const isImported = state.revisions.some((one) => one.letter === frozen && one.imported)
@@ -126,7 +127,9 @@ function HowItStands({ stands }: { readonly stands: Stands }) {
 }
 
 function Missing({ missing }: { readonly missing: readonly HandoverGap[] }) {
-  const { state, solution, show } = useJob()
+  const { solution } = useDesign()
+  const { state } = useStanding()
+  const { show } = useReadBy()
   const sheets = [...new Set(missing.map((gap) => gap.sheet))]
   return (
     <>
@@ -188,7 +191,9 @@ const ranOutSays = ({ ranOut = {} }: Person, without: readonly Ticket[]): string
     .join('')
 
 function Sign() {
-  const { person, act, draft } = useJob()
+  const { draft } = useDesign()
+  const { act } = useJobActions()
+  const { person } = useReadBy()
   const [name, setName] = useState('')
   const [drawn, setDrawn] = useState('')
   const [sending, setSending] = useState(false)
@@ -239,7 +244,7 @@ function Sign() {
 }
 
 function Frozen({ letter }: { readonly letter: string }) {
-  const { act } = useJob()
+  const { act } = useJobActions()
   const [asking, setAsking] = useState(false)
   return (
     <SignForm as="section">
@@ -269,7 +274,9 @@ function Frozen({ letter }: { readonly letter: string }) {
 }
 
 function Revisions() {
-  const { state, nameOf, act, dates } = useJob()
+  const { state } = useStanding()
+  const { act } = useJobActions()
+  const { nameOf, dates } = useReadBy()
   const redacted = ofKind(state.records, 'redacted')
   return (
     <>

@@ -3,7 +3,7 @@ import { labelsOf, labelsOn, labelSheetIds, labelSheets } from '@hestian/core'
 import { useState } from 'react'
 import { Checkbox } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useReadBy, useStanding } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Choice, InlineCount } from '../ui/fields'
 import { phone } from '../ui/phone'
@@ -16,7 +16,9 @@ const sheetName = (id: LabelSheetId): string => {
 
 /** Labels for what stands there: which, on which sheet, from the first that is still on it. */
 export function Labels() {
-  const { solution, state, show } = useJob()
+  const { solution } = useDesign()
+  const { state } = useStanding()
+  const { show } = useReadBy()
   const labels = labelsOf(solution, state.records, show)
   const usual: LabelSheetId = solution.practice.handover.paper === 'LETTER' ? '30-letter' : '24-a4'
   const [sheet, setSheet] = useState<LabelSheetId>(usual)

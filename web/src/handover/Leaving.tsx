@@ -1,7 +1,7 @@
 import type { Evidence, JudgedLeaving } from '@hestian/core'
 import { useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
-import { useJob } from '../job/JobContext'
+import { useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { useKept } from '../job/useKept'
 import { useKeptText } from '../job/useKeptText'
 import { WithReason } from '../job/WithReason'
@@ -16,7 +16,7 @@ import { Photos } from '../ui/Photos'
  * stays between here and the signature.
  */
 export function Leaving() {
-  const { judgement, frozen } = useJob()
+  const { judgement, frozen } = useStanding()
   const { leaving } = judgement
   const [picked, setPicked] = useState<string>()
   const open = frozen ? undefined : (picked ?? leaving.find((one) => !one.answered)?.id)
@@ -56,7 +56,8 @@ const markOf = ({ answered }: JudgedLeaving) => {
 }
 
 function Row({ item, isOpen, onOpen, onDone }: RowProps) {
-  const { frozen, nameOf, dates } = useJob()
+  const { frozen } = useStanding()
+  const { nameOf, dates } = useReadBy()
   const { says, answered } = item
   return (
     <DoneRow data-place={`leaving.${item.id}`} data-open={isOpen || undefined}>
@@ -96,7 +97,7 @@ function Answering({
   readonly item: JudgedLeaving
   readonly onDone: () => void
 }) {
-  const { record } = useJob()
+  const { record } = useJobActions()
   const [text, setText] = useKeptText(`leaving:${item.id}`)
   const [photos, setPhotos] = useKept<readonly Evidence[]>(`leaving-photos:${item.id}`, none)
   const wantsPhotos = item.id === 'photographed'

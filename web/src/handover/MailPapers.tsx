@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import styled from 'styled-components'
 import { call } from '../api/client'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -17,7 +17,8 @@ type Which = 'all' | PaperId
 
 /** Signed papers by e-mail; what went to whom, and what became of it, stands below. */
 export function MailPapers({ letter }: { readonly letter: string }) {
-  const { state, person } = useJob()
+  const { state } = useStanding()
+  const { person } = useReadBy()
   const { data } = useQuery({
     queryKey: ['mailbox'],
     queryFn: () => call('GET', '/mailbox', Mailbox),
@@ -37,7 +38,8 @@ export function MailPapers({ letter }: { readonly letter: string }) {
 }
 
 function Sent({ sent }: { readonly sent: ReturnType<typeof ofKind<'mailed'>> }) {
-  const { solution, judgement, state } = useJob()
+  const { solution } = useDesign()
+  const { judgement, state } = useStanding()
   const names = new Map<string, string>(
     papersOf(solution, judgement, state.records).map(({ id, name }) => [id, name]),
   )
@@ -67,7 +69,9 @@ function becameOf(
 }
 
 function Send() {
-  const { state, act, solution, judgement } = useJob()
+  const { solution } = useDesign()
+  const { state, judgement } = useStanding()
+  const { act } = useJobActions()
   const [to, setTo] = useKeptText(`mail-to.${state.id}`)
   const [says, setSays] = useKeptText(`mail-says.${state.id}`)
   const [which, setWhich] = useState<Which>('all')

@@ -3,7 +3,7 @@ import { Office, ofKind } from '@hestian/core'
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { call } from '../api/client'
-import { useJob } from '../job/JobContext'
+import { useJobActions, useStanding } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { AnswerRow } from './AnswerRow'
@@ -13,7 +13,8 @@ import { AnswerRow } from './AnswerRow'
  * asked.
  */
 export function NoticeToOffice({ letter }: { readonly letter: string }) {
-  const { state, act } = useJob()
+  const { state } = useStanding()
+  const { act } = useJobActions()
   const [sending, setSending] = useState(false)
   const { data } = useQuery({ queryKey: ['office'], queryFn: () => call('GET', '/office', Office) })
   const told = ofKind(state.records, 'notified').filter(({ body }) => body.revision === letter)

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { fetchFile } from '../api/file'
-import { useJob } from '../job/JobContext'
+import { useStanding } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { saveBlob } from '../ui/saveFile'
 
@@ -12,7 +12,7 @@ interface PaperProps {
 
 /** Makes a paper and hands it over; says that it is being made, and why it could not. */
 export function Paper({ name, path, file }: PaperProps) {
-  const { state } = useJob()
+  const { state } = useStanding()
   const [making, setMaking] = useState(false)
   const [says, setSays] = useState<string>()
   const offers = ['handover', 'record', 'labels'].includes(file) ? `${name}, PDF` : 'PDF'

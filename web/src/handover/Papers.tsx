@@ -1,7 +1,7 @@
 import type { PaperDue } from '@hestian/core'
 import { isSmall, papersOf } from '@hestian/core'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useStanding } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Mark } from '../ui/icons'
 import { phone } from '../ui/phone'
@@ -11,7 +11,8 @@ import { Paper } from './Paper'
  * The pack as a set: which papers are due, what each still cannot say, each alone or all together.
  */
 export function Papers() {
-  const { solution, judgement, state, draft } = useJob()
+  const { solution, draft } = useDesign()
+  const { judgement, state } = useStanding()
   const papers = papersOf(solution, judgement, state.records)
   return (
     <section aria-labelledby="papers-head">

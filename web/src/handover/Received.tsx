@@ -2,7 +2,7 @@ import { ofKind } from '@hestian/core'
 import { useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -10,7 +10,9 @@ import { Drawing, Drawn } from './Drawing'
 
 /** Who received what was signed: a typed name, and drawn lines where they like to. */
 export function Received({ letter }: { readonly letter: string }) {
-  const { state, record, nameOf, dates } = useJob()
+  const { state } = useStanding()
+  const { record } = useJobActions()
+  const { nameOf, dates } = useReadBy()
   const [name, setName] = useKeptText(`received:${letter}`)
   const [drawn, setDrawn] = useState('')
   const done = ofKind(state.records, 'received').filter(({ body }) => body.revision === letter)

@@ -3,7 +3,7 @@ import { fromSi, usableTemp_K } from '@hestian/core'
 import { useMemo, useState } from 'react'
 import { Chart } from 'react-chartjs-2'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useReadBy } from '../job/JobContext'
 import { Choice } from '../ui/fields'
 import { chartFont, dashes, still, useChartLook } from './chartLook'
 import { phone } from '../ui/phone'
@@ -18,7 +18,8 @@ interface DayChartProps {
  * open.
  */
 export function DayChart({ results, outlets }: DayChartProps) {
-  const { solution, show, draft } = useJob()
+  const { solution, draft } = useDesign()
+  const { show } = useReadBy()
   const look = useChartLook()
   const [shown, setShown] = useState<string>('coolest')
   const unit = solution.practice.units.temperature

@@ -2,7 +2,7 @@ import type { Outlet, OutletKind, Zone } from '@hestian/core'
 import { ageWords, buildingAges, outletFlow_m3_s, outletKinds, zoneLoad_W } from '@hestian/core'
 import styled from 'styled-components'
 import { newId } from '../api/client'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { Drop } from '../ui/Drop'
 import { Schools } from '../job/Schools'
 import { Prose, SectionHead } from '../ui/Answer'
@@ -29,7 +29,8 @@ const tempered = [
 
 /** The heat of each zone and the outlets that draw hot water. */
 export function Demand() {
-  const { draft, show, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { show } = useReadBy()
   const { heating, hotWater, heat } = draft.document
   const answer = solution.heat.applies ? solution.heat.answer : undefined
   return (
@@ -60,7 +61,9 @@ export function Demand() {
 }
 
 function Zones() {
-  const { draft, edit, show } = useJob()
+  const { draft } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { zones } = draft.document.heat
   const at = (i: number, ...rest: string[]) => ['heat', 'zones', i, ...rest]
   const total_W = zones.reduce((sum, zone) => sum + zoneLoad_W(zone), 0)
@@ -155,7 +158,7 @@ function Zones() {
 }
 
 function Estimate({ zone, index }: { readonly zone: Zone; readonly index: number }) {
-  const { edit } = useJob()
+  const { edit } = useJobActions()
   if (zone.heat.by !== 'estimate') return null
   return (
     <Pair>
@@ -179,7 +182,8 @@ function Estimate({ zone, index }: { readonly zone: Zone; readonly index: number
 }
 
 function Outlets({ outlets }: { readonly outlets: readonly Outlet[] }) {
-  const { draft, edit, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
   const scenario = draft.document.hotWater?.scenario ?? []
   const at = (i: number, key: string) => ['hotWater', 'outlets', i, key]
   const add = (kind: OutletKind) =>

@@ -2,7 +2,7 @@ import type { DrawOffModel, DrawOffResult, HeatAnswer, OptionAnswer } from '@hes
 import { clock, drawModelOf, durationWords, usableTemp_K } from '@hestian/core'
 import { Suspense, useEffect, useMemo, useState } from 'react'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useReadBy } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Choice } from '../ui/fields'
@@ -16,7 +16,7 @@ const pause_ms = 500
 
 /** The day's draws run through every option, second by second, in a worker. */
 export function DrawOff({ answer }: { readonly answer: HeatAnswer }) {
-  const { draft } = useJob()
+  const { draft } = useDesign()
   const { document } = draft
   const [nodes, setNodes] = useState<(typeof layers)[number]>('30')
   const { work, ask, cancel } = useWorker('draws')
@@ -122,7 +122,8 @@ function Outcome({
   }[]
   readonly answer: HeatAnswer
 }) {
-  const { draft, show, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { show } = useReadBy()
   const names = new Map(
     (draft.document.hotWater?.outlets ?? []).map((outlet) => [outlet.id, outlet.name]),
   )

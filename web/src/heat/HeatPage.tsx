@@ -1,6 +1,6 @@
 import { SheetHead } from '../ui/SheetHead'
 import { Link } from 'react-router'
-import { useJob } from '../job/JobContext'
+import { useDesign, useStanding } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
 import { LeansOn } from '../job/LeansOn'
 import { Answer, Prose } from '../ui/Answer'
@@ -14,7 +14,8 @@ import { StorageTemperature } from './StorageTemperature'
 
 /** What heat and hot water are wanted, what could give them, and which it is to be. */
 export function HeatPage() {
-  const { solution, state } = useJob()
+  const { solution } = useDesign()
+  const { state } = useStanding()
   const sheet = solution.heat
   if (!sheet.applies)
     return (

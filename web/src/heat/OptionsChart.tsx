@@ -2,12 +2,13 @@ import type { HeatAnswer } from '@hestian/core'
 import { fromSi } from '@hestian/core'
 import { Chart } from 'react-chartjs-2'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useReadBy } from '../job/JobContext'
 import { chartFont, still, useChartLook } from './chartLook'
 
 /** The flow each option keeps up, against what is wanted and what the main gives. */
 export function OptionsChart({ answer }: { readonly answer: HeatAnswer }) {
-  const { solution, show } = useJob()
+  const { solution } = useDesign()
+  const { show } = useReadBy()
   const look = useChartLook()
   const unit = solution.practice.units['water-flow']
   const flow = (m3_s: number) => Math.round(fromSi(m3_s, unit) * 10) / 10

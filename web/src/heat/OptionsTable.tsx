@@ -19,7 +19,7 @@ import { Suspense, useState } from 'react'
 import styled from 'styled-components'
 import { ChartRoom, OptionsChart } from './lateCharts'
 import { newId } from '../api/client'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Choice, InlineCount, InlineText } from '../ui/fields'
@@ -114,7 +114,8 @@ const figures: readonly {
  * each would violate. One is chosen, with a reason.
  */
 export function OptionsTable({ answer }: { readonly answer: HeatAnswer }) {
-  const { draft, edit } = useJob()
+  const { draft } = useDesign()
+  const { edit } = useJobActions()
   const { options } = draft.document.heat
   const add = (kind: OptionKind) =>
     edit([
@@ -158,7 +159,9 @@ export function OptionsTable({ answer }: { readonly answer: HeatAnswer }) {
 }
 
 function Table({ answer }: { readonly answer: HeatAnswer }) {
-  const { draft, edit, show, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { options } = draft.document.heat
   const hot = draft.document.hotWater !== null
   const chosenId = draft.document.heat.chosen?.optionId
@@ -460,7 +463,8 @@ function Table({ answer }: { readonly answer: HeatAnswer }) {
  * The choice and its reason; what was chosen can go to the rating plates without being typed again.
  */
 function Choosing({ answer }: { readonly answer: HeatAnswer }) {
-  const { draft, edit, record } = useJob()
+  const { draft } = useDesign()
+  const { edit, record } = useJobActions()
   const { heat, appliances } = draft.document
   const [picked, setPicked] = useState<string>()
   const [says, setSays] = useState<string>()

@@ -1,5 +1,5 @@
 import type { HeatAnswer } from '@hestian/core'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { Toggle } from '../ui/Toggle'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'
@@ -13,7 +13,9 @@ const compensations = [
 
 /** What the boiler is set to: heating to the building, hot water at full output. */
 export function OutputSetting({ answer }: { readonly answer: HeatAnswer }) {
-  const { draft, edit, show, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { heat, heating } = draft.document
   if (!heating && answer.load_W === 0) return null
   const known = (key: 'heatingSet_W' | 'flowTemp_K') => ({

@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react'
 import { Input, TextField } from 'react-aria-components'
 import styled from 'styled-components'
 import { newId } from '../api/client'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions } from '../job/JobContext'
 import { Drop } from '../ui/Drop'
 import { Prose } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -16,7 +16,8 @@ const hhmm = (seconds: number) =>
 
 /** The pattern of a day: what is opened when, for how long. */
 export function Scenario() {
-  const { draft, edit } = useJob()
+  const { draft } = useDesign()
+  const { edit } = useJobActions()
   const { hotWater } = draft.document
   if (!hotWater) return null
   const { scenario, outlets } = hotWater

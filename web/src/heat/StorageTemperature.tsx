@@ -2,7 +2,7 @@ import type { HeatAnswer } from '@hestian/core'
 import { drawingSvg, hygieneTemp_K, scaldCurveDrawing, scaldTime_s } from '@hestian/core'
 import { useMemo } from 'react'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { Schools } from '../job/Schools'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -16,7 +16,9 @@ import { useNarrow } from '../ui/useNarrow'
  * rule.
  */
 export function StorageTemperature({ answer }: { readonly answer: HeatAnswer }) {
-  const { draft, edit, solution, show } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { hotWater } = draft.document
   const rules = solution.practice.hotWater
   const narrow = useNarrow()

@@ -8,7 +8,7 @@ import { Button } from '../ui/Button'
 import { DoneForm, DoneHead, DoneRow } from '../ui/DoneRow'
 import { Choice } from '../ui/fields'
 import { Mark } from '../ui/icons'
-import { useJob } from './JobContext'
+import { useDesign, useJobActions, useReadBy, useStanding } from './JobContext'
 import { useKeptText } from './useKeptText'
 
 const said = {
@@ -20,7 +20,10 @@ const marks = { open: 'not-yet', passed: 'pass', unknown: 'fix' } as const
 
 /** What of the work waits for which test: nothing is hidden or set down behind it before. */
 export function HoldPoints() {
-  const { draft, edit, frozen, judgement, solution, state, show } = useJob()
+  const { draft, solution } = useDesign()
+  const { frozen, judgement, state } = useStanding()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const [adding, setAdding] = useState(false)
   const tests = useMemo(
     () =>

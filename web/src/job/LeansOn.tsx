@@ -1,7 +1,7 @@
 import type { LeaningSheet } from '@hestian/core'
 import { memo, useEffect, useState } from 'react'
 import styled from 'styled-components'
-import { useJob } from './JobContext'
+import { useDesign, useReadBy } from './JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
@@ -16,7 +16,8 @@ const pause_ms = 700
  * Found in a worker.
  */
 export const LeansOn = memo(function LeansOn({ sheet }: { readonly sheet: LeaningSheet }) {
-  const { draft, show } = useJob()
+  const { draft } = useDesign()
+  const { show } = useReadBy()
   const { work, ask, cancel } = useWorker('leans')
   const { document } = draft
   useEffect(() => {

@@ -3,7 +3,7 @@ import { burnsGas, fitted, leakMadeSafe, ofKind, smellOfGas } from '@hestian/cor
 import { useState } from 'react'
 import { Checkbox, CheckboxGroup, Input, Label, TextField } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from './JobContext'
+import { useDesign, useJobActions, useReadBy, useStanding } from './JobContext'
 import { useKeptText } from './useKeptText'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -23,7 +23,10 @@ const howWords = Object.fromEntries(hows.map(({ id, text }) => [id, text]))
 
 /** A leak made safe: recorded at once, apart from its mending, and put on the off strip. */
 export function MadeSafe() {
-  const { state, record, nameOf, frozen, solution, dates } = useJob()
+  const { solution } = useDesign()
+  const { state, frozen } = useStanding()
+  const { record } = useJobActions()
+  const { nameOf, dates } = useReadBy()
   const made = ofKind(state.records, 'made-safe')
   const [again, setAgain] = useState(false)
   const [where, setWhere] = useKeptText('made-safe-where')

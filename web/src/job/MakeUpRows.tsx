@@ -1,6 +1,6 @@
 import { makeUpDevices } from '@hestian/core'
 import { ChoiceRow } from '../ui/ChoiceRow'
-import { useJob } from './JobContext'
+import { useDesign, useJobActions } from './JobContext'
 
 const devices: Readonly<Record<(typeof makeUpDevices)[number], string>> = {
   'disconnected-link': 'A link with a double check, taken off after filling',
@@ -15,7 +15,8 @@ const devices: Readonly<Record<(typeof makeUpDevices)[number], string>> = {
  * open.
  */
 export function MakeUpRows() {
-  const { draft, edit, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
   const { makeUp } = draft.document.water
   const { words } = solution.practice
   return (

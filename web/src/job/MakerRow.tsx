@@ -2,7 +2,7 @@ import type { Maker } from '@hestian/core'
 import { useState } from 'react'
 import styled from 'styled-components'
 import { InlineText } from '../ui/fields'
-import { useJob } from './JobContext'
+import { useJobActions } from './JobContext'
 import { phone } from '../ui/phone'
 
 const blank: Maker = { make: '', model: '', serial: '', year: null }
@@ -26,7 +26,7 @@ export interface Made {
  * exchange.
  */
 export function MakerRow({ of, path, maker, yearElsewhere }: Made) {
-  const { edit } = useJob()
+  const { edit } = useJobActions()
   const [says, setSays] = useState<string>()
   const put = (change: Partial<Maker>) => {
     const next = { ...(maker ?? blank), ...change }

@@ -2,7 +2,7 @@ import type { School, SchoolName } from '@hestian/core'
 import { schoolNames, schools, sideOf } from '@hestian/core'
 import { Radio, RadioGroup } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from './JobContext'
+import { useDesign, useJobActions } from './JobContext'
 import { SectionHead } from '../ui/Answer'
 import { InlineText } from '../ui/fields'
 import { phone } from '../ui/phone'
@@ -15,7 +15,8 @@ export function Schools({
   readonly only?: readonly SchoolName[]
   readonly title?: string
 }) {
-  const { draft, edit, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
   const { practice, schools: chosen } = draft.document
   return (
     <>

@@ -1,11 +1,13 @@
 import styled from 'styled-components'
-import { useJob } from './JobContext'
+import { useJobActions, useReadBy, useStanding } from './JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 
 /** What was found and is still to be done, with who and when. */
 export function Snags() {
-  const { judgement, record, dates } = useJob()
+  const { judgement } = useStanding()
+  const { record } = useJobActions()
+  const { dates } = useReadBy()
   const { snags } = judgement
   if (snags.length === 0) return null
   return (

@@ -13,7 +13,7 @@ import { useRef, useState } from 'react'
 import { MemoryRouter } from 'react-router'
 import { datesIn } from '../ui/dates'
 import { WorkedProvider } from '../ui/Worked'
-import { JobContext } from './JobContext'
+import { JobParts } from './JobContext'
 import type { Job } from './JobContext'
 
 const nothing = () => undefined
@@ -86,33 +86,33 @@ export function JobStand({
     return id
   }
   const stand = {
-    state: { id: 'job', records: entries, samples: {}, revisions: [], frozen: frozen ? 'A' : null },
-    draft: { document, edit, undo: nothing, redo: nothing },
-    solution,
-    judgement,
-    perform,
-    act: (path: string, body: object = {}) => Promise.resolve(onAct(path, body)),
-    person,
-    record,
-    typeSample: onSample,
-    dates: datesIn('UTC'),
-    nameOf: (id: string) => id,
-    show: showIn(solution.practice.units),
-    frozen,
-    edit,
-    preview: nothing,
-    waiting: 0,
-    notSent: 0,
-    refusal,
+    design: { draft: { document, edit, undo: nothing, redo: nothing }, solution },
+    standing: {
+      state: {
+        ...{ id: 'job', records: entries, samples: {}, revisions: [] },
+        frozen: frozen ? 'A' : null,
+      },
+      judgement,
+      frozen,
+    },
+    actions: {
+      ...{ edit, perform, record, preview: nothing, typeSample: onSample },
+      act: (path: string, body: object = {}) => Promise.resolve(onAct(path, body)),
+    },
+    readBy: {
+      ...{ person, show: showIn(solution.practice.units), dates: datesIn('UTC') },
+      nameOf: (id: string) => id,
+    },
+    sending: { waiting: 0, notSent: 0, refusal },
   } as unknown as Job
   return (
     <MemoryRouter initialEntries={[at]}>
-      <JobContext.Provider value={stand}>
+      <JobParts job={stand}>
         <WorkedProvider>
           {refusal && <p role="alert">{refusal}</p>}
           {children}
         </WorkedProvider>
-      </JobContext.Provider>
+      </JobParts>
     </MemoryRouter>
   )
 }

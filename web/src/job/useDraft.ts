@@ -49,6 +49,10 @@ function pause_ms(save: SaveState, isRestored: boolean): number {
   return isRestored ? 0 : 450
 }
 
+/** What is about to be sent is not saved yet. */
+const saveState = (save: SaveState, changed: boolean): SaveState =>
+  changed && save === 'saved' ? 'saving' : save
+
 const Current = z.object({ document: JobDocument, saveNumber: z.number() })
 
 const noRoom =
@@ -263,8 +267,7 @@ export function useDraft(state: JobState, who: string | undefined): Draft {
   const canUndo = past.length > 0
   const canRedo = future.length > 0
   const told = storeFull ? noRoom : says
-  // What is about to be sent is not saved yet.
-  const stands = changed && save === 'saved' ? 'saving' : save
+  const stands = saveState(save, changed)
   return useMemo(
     () => ({
       ...{ document, save: stands, canUndo, canRedo },

@@ -1,6 +1,6 @@
 import type { Field, SurveyKey } from '@hestian/core'
 import { ofKind } from '@hestian/core'
-import { useJob } from './JobContext'
+import { useDesign, useJobActions, useStanding } from './JobContext'
 import type { Entry, QuantityProps } from '../ui/QuantityRow'
 import { knownOf } from '../ui/QuantityRow'
 
@@ -9,7 +9,9 @@ import { knownOf } from '../ui/QuantityRow'
  * using it writes its value and the record's id into the design.
  */
 export function useReading(field: Field & { readonly key: SurveyKey }): QuantityProps {
-  const { draft, edit, record, state } = useJob()
+  const { draft } = useDesign()
+  const { state } = useStanding()
+  const { edit, record } = useJobActions()
   const place = `survey.${field.key}`
   const readings = ofKind(state.records, 'reading').filter((one) => one.body.field === place)
   const keep = (entry: Entry) =>

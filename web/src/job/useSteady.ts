@@ -1,12 +1,12 @@
 import { useLayoutEffect, useRef, useState } from 'react'
 
-type Actions = Readonly<Record<string, (...args: never[]) => unknown>>
+type Action = (...args: never[]) => unknown
 
 /**
  * The same functions at every render, each doing what the last rendered one does: whoever is handed
  * one need not be drawn again because it was made anew.
  */
-export function useSteady<T extends Actions>(actions: T): T {
+export function useSteady<T extends { readonly [Name in keyof T]: Action }>(actions: T): T {
   const latest = useRef(actions)
   useLayoutEffect(() => {
     latest.current = actions
@@ -14,9 +14,9 @@ export function useSteady<T extends Actions>(actions: T): T {
   const [steady] = useState(
     () =>
       Object.fromEntries(
-        Object.keys(actions).map((name) => [
+        (Object.keys(actions) as (keyof T)[]).map((name) => [
           name,
-          (...args: never[]) => latest.current[name]?.(...args),
+          (...args: never[]) => latest.current[name](...args),
         ]),
       ) as T,
   )

@@ -18,7 +18,7 @@ import { Checkbox, CheckboxGroup } from 'react-aria-components'
 import { useNavigate } from 'react-router'
 import styled from 'styled-components'
 import { newId } from '../api/client'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useStanding } from '../job/JobContext'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Choice } from '../ui/fields'
@@ -34,7 +34,7 @@ import { phone } from '../ui/phone'
 export function WorkPage() {
   const choice = useChoice()
   const { frozen, picked, pick, wantsPart, part, setPart, next, isNew, isSaid, says, take } = choice
-  const { words } = useJob().solution.practice
+  const { words } = useDesign().solution.practice
   return (
     <SheetPage
       sheet="work"
@@ -104,7 +104,9 @@ function Question({ isGuessed }: { readonly isGuessed: boolean }) {
  * guess.
  */
 function useChoice() {
-  const { draft, edit, solution, frozen, state } = useJob()
+  const { draft, solution } = useDesign()
+  const { frozen, state } = useStanding()
+  const { edit } = useJobActions()
   const { document } = draft
   const { kinds: said, exchange } = document.work
   const isSaid = said.length > 0

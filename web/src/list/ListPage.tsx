@@ -2,7 +2,7 @@ import type { JudgedItem, TickGroup } from '@hestian/core'
 import { inWords, tickGroups } from '@hestian/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { useJob } from '../job/JobContext'
+import { useDesign, useReadBy, useStanding } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -22,7 +22,8 @@ const groupNames: Readonly<Record<TickGroup, string>> = {
 
 /** The work list: what is done, by whom, when, with what reading; one thing open at a time. */
 export function ListPage() {
-  const { judgement, draft, state } = useJob()
+  const { draft } = useDesign()
+  const { judgement, state } = useStanding()
   const { items } = judgement
   const [picked, setPicked] = useState<string>()
   if (items.length === 0)
@@ -98,7 +99,8 @@ interface ItemProps {
 }
 
 function Item({ judged, isOpen, onOpen, onDone }: ItemProps) {
-  const { solution, frozen } = useJob()
+  const { solution } = useDesign()
+  const { frozen } = useStanding()
   const { item, ticked } = judged
   const says = inWords(item.says, solution.practice.words)
   return (
@@ -135,7 +137,7 @@ function markOf({ ticked }: JudgedItem) {
 }
 
 function Ticked({ judged: { item, ticked } }: { readonly judged: JudgedItem }) {
-  const { show, nameOf, dates } = useJob()
+  const { show, nameOf, dates } = useReadBy()
   if (!ticked) return null
   const { body } = ticked
   return (

@@ -3,7 +3,7 @@ import { inWords, lacking, parseQuantity, ticketWords } from '@hestian/core'
 import type { ReactNode } from 'react'
 import { useState } from 'react'
 import { FieldError, Input, Label, Text, TextField } from 'react-aria-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
 import { DoneForm } from '../ui/DoneRow'
@@ -67,7 +67,7 @@ export function TickForm({ item, onDone }: TickFormProps) {
 
 /** Sends a tick; gives whether it was granted. */
 function useTick(item: TickItem, onDone: () => void) {
-  const { act } = useJob()
+  const { act } = useJobActions()
   const [sending, setSending] = useState(false)
   const send = async (body: object): Promise<boolean> => {
     setSending(true)
@@ -87,7 +87,8 @@ interface DoingProps {
 }
 
 function Doing({ item, sending, send, children }: DoingProps) {
-  const { solution, person } = useJob()
+  const { solution } = useDesign()
+  const { person } = useReadBy()
   const [typed, setTyped] = useKeptText(`tick-reading:${item.id}`)
   const [text, setText] = useKeptText(`tick-text:${item.id}`)
   const { units, words } = solution.practice
@@ -145,7 +146,7 @@ interface ReadingLineProps {
 }
 
 function ReadingLine({ reading, typed, onTyped, parsed }: ReadingLineProps) {
-  const { show } = useJob()
+  const { show } = useReadBy()
   const error =
     parsed?.outcome === 'refused' || parsed?.outcome === 'ambiguous' ? parsed.says : undefined
   return (

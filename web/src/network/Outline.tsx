@@ -1,7 +1,7 @@
 import { meterNode, outlineOf } from '@hestian/core'
 import type { KeyboardEvent } from 'react'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
-import { useJob } from '../job/JobContext'
+import { useReadBy, useStanding } from '../job/JobContext'
 import { useSteady } from '../job/useSteady'
 import { Button } from '../ui/Button'
 import { usePlacesNoted } from '../ui/SheetPage'
@@ -37,7 +37,8 @@ export function Outline({
   onSelect,
   note,
 }: OutlineProps) {
-  const { frozen, show } = useJob()
+  const { frozen } = useStanding()
+  const { show } = useReadBy()
   const noted = usePlacesNoted()
   const places = useMemo(() => outlineOf(segments), [segments])
   const [sort, setSort] = useState<Sort>()

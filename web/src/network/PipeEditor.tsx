@@ -2,7 +2,7 @@ import type { MaterialName } from '@hestian/core'
 import { beyondOf, materials, materialsOffered } from '@hestian/core'
 import type { ReactNode } from 'react'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Choice, InlineCount, InlineText } from '../ui/fields'
@@ -33,7 +33,8 @@ const chosenForMe = 'none'
  * and size; what it ends at is its own page's.
  */
 export function PipeEditor({ pipes, id, onGone, ...shown }: PipeEditorProps) {
-  const { edit, solution } = useJob()
+  const { solution } = useDesign()
+  const { edit } = useJobActions()
   const { segments, ops } = pipes
   const index = segments.findIndex((segment) => segment.id === id)
   const segment = segments[index]

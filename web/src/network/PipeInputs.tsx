@@ -1,6 +1,6 @@
 import { parseQuantity } from '@hestian/core'
 import { useState } from 'react'
-import { useJob } from '../job/JobContext'
+import { useDesign } from '../job/JobContext'
 import type { PipeOps } from './usePipes'
 
 /** The name of a pipe as one types it. */
@@ -57,7 +57,7 @@ interface LengthInputProps {
  */
 export function LengthInput(props: LengthInputProps) {
   const { id, text: first, fresh, ops, done, left, says, onSays } = props
-  const { solution } = useJob()
+  const { solution } = useDesign()
   const [text, setText] = useState(first)
   const use = (then: () => void) => {
     if (text.trim() === '' || (text === first && !fresh)) return then()

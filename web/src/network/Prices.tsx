@@ -2,7 +2,7 @@ import type { MaterialName, PipeSize } from '@hestian/core'
 import { genericPrice, materials, pricePerMetre, sizeNamed, units } from '@hestian/core'
 import { memo, useState } from 'react'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Cell, Figure, Row, Table } from '../ui/Table'
@@ -21,7 +21,10 @@ interface PricesProps {
  * writes its own.
  */
 export const Prices = memo(function Prices({ used, cost }: PricesProps) {
-  const { draft, edit, show, frozen, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { frozen } = useStanding()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { prices } = draft.document
   const { length } = solution.practice.units
   const unit = length === 'ft' ? 'foot' : 'metre'

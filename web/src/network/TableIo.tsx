@@ -9,7 +9,7 @@ import {
   ModalOverlay,
 } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useStanding } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { saveFile } from '../ui/saveFile'
 
@@ -30,7 +30,7 @@ export interface TableIoProps<S> {
 
 /** The pipes as a table of text: out as CSV, in from a file or pasted from a spreadsheet. */
 export function TableIo<S>(props: TableIoProps<S>) {
-  const { frozen } = useJob()
+  const { frozen } = useStanding()
   const { fileName, columns, rows, count } = props
   const save = async () => {
     const { toCsv } = await import('./csv')

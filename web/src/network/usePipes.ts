@@ -2,7 +2,7 @@ import type { GasSegment, Known, WaterSegment } from '@hestian/core'
 import { blankGasSegment, blankWaterSegment } from '@hestian/core'
 import { useLayoutEffect, useMemo, useRef } from 'react'
 import { newId } from '../api/client'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions } from '../job/JobContext'
 
 export type Network = 'gas' | 'water'
 type Segment = GasSegment | WaterSegment
@@ -26,7 +26,8 @@ export interface PipeOps {
 }
 
 export function usePipes(network: Network): Pipes {
-  const { draft, edit, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
   const { segments } = draft.document[network]
   const material =
     network === 'gas' ? solution.practice.gas.material : solution.practice.water.material

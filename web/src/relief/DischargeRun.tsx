@@ -12,7 +12,7 @@ import styled from 'styled-components'
 import { newId } from '../api/client'
 import { Grid } from '../ui/LadderView'
 import { capital, known } from '../ui/numbers'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { DrawingView } from '../ui/DrawingView'
@@ -57,7 +57,9 @@ export function DischargeRun({
   readonly answer: ReliefAnswer
   readonly index: number
 }) {
-  const { draft, edit, show, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const narrow = useNarrow()
   const [selected, setSelected] = useState<number>()
   const { valve, discharge } = answer
@@ -344,7 +346,8 @@ export function DischargeRun({
 
 /** The size by the practice's table and by computed pressure, beside each other. */
 function Sizes({ answer: { discharge, valve } }: { readonly answer: ReliefAnswer }) {
-  const { show, solution } = useJob()
+  const { solution } = useDesign()
+  const { show } = useReadBy()
   if (!discharge || valve.discharge.pieces.length === 0) return null
   const { table, back, carries } = discharge
   const full = solution.practice.relief.discharge.table === 'full-size'

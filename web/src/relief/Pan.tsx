@@ -1,5 +1,5 @@
 import type { PanNeed } from '@hestian/core'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions } from '../job/JobContext'
 import { Schools } from '../job/Schools'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Choice, InlineText } from '../ui/fields'
@@ -16,7 +16,8 @@ const reasons: Readonly<Record<PanNeed['because'], string>> = {
 
 /** What stands under the heater, where it drains, and why it was left out where it was. */
 export function Pan({ need }: { readonly need: PanNeed }) {
-  const { draft, edit, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
   const { pan } = draft.document
   const name = solution.practice.words.pan
   return (

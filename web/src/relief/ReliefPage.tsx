@@ -4,7 +4,7 @@ import { blankRelief } from '@hestian/core'
 import { Link } from 'react-router'
 import { newId } from '../api/client'
 import { capital } from '../ui/numbers'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useStanding } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Schools } from '../job/Schools'
 import { Answer, Prose, SectionHead } from '../ui/Answer'
@@ -18,7 +18,8 @@ import { Valve } from './Valve'
 
 /** Every relief valve: what it guards, what it carries, where its water goes. */
 export function ReliefPage() {
-  const { solution, state } = useJob()
+  const { solution } = useDesign()
+  const { state } = useStanding()
   const sheet = solution.relief
   if (!sheet.applies)
     return (
@@ -49,7 +50,8 @@ export function ReliefPage() {
 }
 
 function AddValves() {
-  const { draft, edit, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
   const { reliefs, heating, hotWater, parts } = draft.document
   const { words } = solution.practice
   const names: Readonly<Record<ReliefValve['guards'], string>> = {

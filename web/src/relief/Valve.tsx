@@ -2,7 +2,7 @@ import type { ReliefAnswer, ReliefValve, ValveOutlet } from '@hestian/core'
 import { genericValves, sizeAsSold, valveOutlets } from '@hestian/core'
 import styled from 'styled-components'
 import { known } from '../ui/numbers'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { Makers } from '../job/MakerRow'
 import { SectionHead } from '../ui/Answer'
 import { Drop } from '../ui/Drop'
@@ -26,7 +26,9 @@ export function Valve({
   readonly answer: ReliefAnswer
   readonly index: number
 }) {
-  const { draft, edit, show, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { practice } = solution
   const {
     valve,

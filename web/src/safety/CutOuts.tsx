@@ -1,5 +1,5 @@
 import { known } from '../ui/numbers'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'
 import { Ledger, QuantityRow } from '../ui/QuantityRow'
@@ -7,7 +7,8 @@ import { Cell, Row, Table } from '../ui/Table'
 
 /** What stops the heat when the thermostat fails, for each thing that heats the store. */
 export function CutOuts() {
-  const { draft, edit } = useJob()
+  const { draft } = useDesign()
+  const { edit } = useJobActions()
   const { hotWater } = draft.document
   if (!hotWater) return null
   const { safety } = hotWater

@@ -3,7 +3,7 @@ import { inletKinds, inletWords, inWords, usualInlet } from '@hestian/core'
 import { Fragment } from 'react'
 import styled from 'styled-components'
 import { newId } from '../api/client'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions } from '../job/JobContext'
 import { Makers } from '../job/MakerRow'
 import { SmallToggle } from '../ui/SmallToggle'
 import { SectionHead } from '../ui/Answer'
@@ -19,7 +19,8 @@ import { phone } from '../ui/phone'
  * arrow points.
  */
 export function InletGroup() {
-  const { draft, edit, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
   const { hotWater } = draft.document
   if (!hotWater) return null
   const { inlet, balancedCold } = hotWater.safety

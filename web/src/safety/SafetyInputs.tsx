@@ -3,7 +3,7 @@ import { waterFields } from '@hestian/core'
 import { Link } from 'react-router'
 import styled from 'styled-components'
 import { capital, known } from '../ui/numbers'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { SurveyRow } from '../job/SurveyRow'
 import { SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'
@@ -20,7 +20,10 @@ type KnownKey =
 
 /** Settings of a store: supply, reliefs, vessel. */
 export function SafetyInputs({ answer }: { readonly answer: SafetyAnswer | undefined }) {
-  const { draft, edit, solution, show, state } = useJob()
+  const { draft, solution } = useDesign()
+  const { state } = useStanding()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { hotWater } = draft.document
   if (!hotWater) return null
   const safety: HotWaterSafety = hotWater.safety

@@ -6,7 +6,7 @@ import { Link } from 'react-router'
 import styled from 'styled-components'
 import { LadderView } from '../ui/LadderView'
 import { LeansOn } from '../job/LeansOn'
-import { useJob } from '../job/JobContext'
+import { useDesign, useReadBy, useStanding } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, SectionHead } from '../ui/Answer'
 import { SheetPage } from '../ui/SheetPage'
@@ -20,7 +20,8 @@ import { SafetyInputs } from './SafetyInputs'
  * pressure, what cuts the heat.
  */
 export function SafetyPage() {
-  const { solution, state } = useJob()
+  const { solution } = useDesign()
+  const { state } = useStanding()
   const sheet = solution.safety
   if (!sheet.applies)
     return (
@@ -52,7 +53,8 @@ export function SafetyPage() {
 }
 
 function StoreLadder({ answer }: { readonly answer: SafetyAnswer }) {
-  const { solution, show } = useJob()
+  const { solution } = useDesign()
+  const { show } = useReadBy()
   const { practice } = solution
   const ladder = useMemo(() => storeLadderOf(answer, practice), [answer, practice])
   const keys: Record<string, string> = {

@@ -3,7 +3,7 @@ import { offWords } from '@hestian/core'
 import { useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useJobActions, useStanding } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
 import { Choice } from '../ui/fields'
@@ -15,7 +15,8 @@ const states = (Object.keys(offWords) as OffState[]).filter((state) => state !==
  * stage.
  */
 export function AddOff() {
-  const { record, frozen } = useJob()
+  const { frozen } = useStanding()
+  const { record } = useJobActions()
   const [isOpen, setOpen] = useState(false)
   const [name, setName] = useKeptText('off-name')
   const [state, setState] = useState<OffState>('shut')

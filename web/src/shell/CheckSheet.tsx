@@ -4,13 +4,13 @@ import type { ReactNode } from 'react'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
 
 /** The end of a sheet: check it, or what it still waits for, or who checked it. */
 export function CheckSheet({ sheet }: { readonly sheet: SheetId }) {
-  const { judgement } = useJob()
+  const { judgement } = useStanding()
   const judged = judgement.sheets[sheet]
   switch (judged.state) {
     case 'does-not-apply':
@@ -48,7 +48,7 @@ function Settled({
   readonly judged: JudgedSheet
   readonly children: ReactNode
 }) {
-  const { judgement, state } = useJob()
+  const { judgement, state } = useStanding()
   const next = nextSheet(judged.id, judgement.sheets)
   return (
     <Bar>
@@ -60,7 +60,7 @@ function Settled({
 }
 
 function Checked({ judged }: { readonly judged: JudgedSheet }) {
-  const { nameOf, dates } = useJob()
+  const { nameOf, dates } = useReadBy()
   const { proof } = judged
   return (
     <Settled judged={judged}>
@@ -71,7 +71,7 @@ function Checked({ judged }: { readonly judged: JudgedSheet }) {
 }
 
 function NotBegun() {
-  const { state } = useJob()
+  const { state } = useStanding()
   return (
     <Bar>
       <span>
@@ -83,7 +83,8 @@ function NotBegun() {
 }
 
 function Ready({ sheet }: { readonly sheet: SheetId }) {
-  const { act, person } = useJob()
+  const { act } = useJobActions()
+  const { person } = useReadBy()
   const [sending, setSending] = useState(false)
   if (person && !may(person, 'sign'))
     return (

@@ -1,7 +1,7 @@
 import type { Conflict } from '@hestian/core'
 import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign } from '../job/JobContext'
 import { Button } from '../ui/Button'
 
 const shown = (value: unknown): string => {
@@ -14,7 +14,7 @@ const shown = (value: unknown): string => {
 
 /** Two people changed the same value: both are shown, nothing is lost until one is chosen. */
 export function ConflictDialog() {
-  const { draft } = useJob()
+  const { draft } = useDesign()
   const { conflict } = draft
   return (
     <Overlay isOpen={conflict !== undefined}>

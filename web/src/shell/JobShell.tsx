@@ -4,7 +4,8 @@ import { Suspense, useEffect, useRef } from 'react'
 import { Link, useParams } from 'react-router'
 import styled from 'styled-components'
 import { useJobState } from '../api/queries'
-import { JobProvider, useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useSending, useStanding } from '../job/JobContext'
+import { JobProvider } from '../job/JobProvider'
 import { WhoIsWorking } from '../job/WhoIsWorking'
 import { NotSent } from '../sync/NotSent'
 import { Button } from '../ui/Button'
@@ -42,7 +43,10 @@ export function JobShell() {
 }
 
 function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: boolean }) {
-  const { state, draft, judgement, refusal, clearRefusal } = useJob()
+  const { draft } = useDesign()
+  const { state, judgement } = useStanding()
+  const { clearRefusal } = useJobActions()
+  const { refusal } = useSending()
   const stage = stageOfSheet(sheet)
   const page = useRef<HTMLElement>(null)
   const tabs = useRef<HTMLElement>(null)

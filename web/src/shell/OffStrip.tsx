@@ -9,7 +9,7 @@ import {
   ModalOverlay,
 } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { dayOf } from '../ui/dates'
 import { PlantSymbol } from '../ui/icons'
 import { AddOff } from './AddOff'
@@ -20,7 +20,7 @@ import { phone } from '../ui/phone'
  * hidden, never dismissed.
  */
 export function OffStrip({ working }: { readonly working: boolean }) {
-  const { judgement } = useJob()
+  const { judgement } = useStanding()
   const { off } = judgement
   const most = working ? 3 : 4
   const shown = off.slice(0, off.length > most ? most - 1 : most)
@@ -71,7 +71,8 @@ function Tag({ item, working }: { readonly item: OffItem; readonly working: bool
 }
 
 function PutBack({ item }: { readonly item: OffItem }) {
-  const { perform, judgement } = useJob()
+  const { judgement } = useStanding()
+  const { perform } = useJobActions()
   const { sequences } = judgement.work.plant
   const left = leftOf(sequences, item.body.stepId)?.left
   const before = judgement.work.sequences
@@ -95,7 +96,8 @@ function PutBack({ item }: { readonly item: OffItem }) {
 }
 
 function OffList({ more }: { readonly more: number }) {
-  const { judgement, nameOf, dates } = useJob()
+  const { judgement } = useStanding()
+  const { nameOf, dates } = useReadBy()
   return (
     <DialogTrigger>
       <ListButton>{more > 0 ? `and ${more} more` : 'Off list'}</ListButton>

@@ -1,5 +1,5 @@
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useSending } from '../job/JobContext'
 import { phone } from '../ui/phone'
 
 const words = {
@@ -12,7 +12,8 @@ const words = {
 
 /** Whether the server has what was typed. */
 export function SaveLine() {
-  const { draft, waiting, notSent } = useJob()
+  const { draft } = useDesign()
+  const { waiting, notSent } = useSending()
   const { save, says } = draft
   const kept = waiting > 0 && (save === 'saved' || save === 'waiting')
   if (notSent > 0 && (save === 'saved' || save === 'waiting'))

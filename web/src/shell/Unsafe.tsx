@@ -9,7 +9,7 @@ import {
   ModalOverlay,
 } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useStanding } from '../job/JobContext'
 import { Mark } from '../ui/icons'
 import { phone } from '../ui/phone'
 
@@ -33,7 +33,7 @@ function NotHere() {
 
 /** From every sheet: something here is unsafe. While it is, it says so. */
 export function Unsafe({ sheet }: { readonly sheet: SheetId }) {
-  const { judgement } = useJob()
+  const { judgement } = useStanding()
   const open = openUnsafe(judgement.unsafe).length
   return (
     <DialogTrigger>

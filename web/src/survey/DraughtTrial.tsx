@@ -3,7 +3,7 @@ import { draughtConditions, inWords, judgeDraught } from '@hestian/core'
 import { useState } from 'react'
 import { Checkbox, Input, Label, TextField } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -26,7 +26,9 @@ const verdicts = {
  * the hood.
  */
 export function DraughtTrial() {
-  const { draft, edit, record, solution, dates } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit, record } = useJobActions()
+  const { dates } = useReadBy()
   const last = draft.document.survey.draught
   const [held, setHeld] = useState<readonly DraughtCondition[]>([])
   const [note, setNote] = useKeptText('draught-note')

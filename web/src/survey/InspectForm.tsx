@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { Input, Label, Radio, RadioGroup, TextField } from 'react-aria-components'
 import { Link } from 'react-router'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useJobActions, useStanding } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
 import { Day } from '../ui/LateDay'
@@ -30,7 +30,8 @@ export function InspectForm({
   readonly item: InspectionItem
   readonly done: () => void
 }) {
-  const { record, state } = useJob()
+  const { state } = useStanding()
+  const { record } = useJobActions()
   const [verdict, setVerdict] = useState<InspectionVerdict | undefined>(item.suggests)
   const [note, setNote] = useKeptText(`inspect-note:${item.id}`, item.found)
   const [because, setBecause] = useKeptText(`inspect-because:${item.id}`)

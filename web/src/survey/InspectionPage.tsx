@@ -2,7 +2,7 @@ import type { InspectionItem, InspectionVerdict } from '@hestian/core'
 import { inspectionItems, inspectionWords } from '@hestian/core'
 import { useMemo, useState } from 'react'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -25,7 +25,10 @@ const marks: Readonly<Record<InspectionVerdict, 'pass' | 'fix' | 'stop' | 'not-y
 
 /** What is there already, walked as an inspection. */
 export function InspectionPage() {
-  const { draft, edit, judgement, solution, show, state } = useJob()
+  const { draft, solution } = useDesign()
+  const { judgement, state } = useStanding()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { inspecting } = draft.document.survey
   const items = useMemo(
     () => inspectionItems(draft.document, solution.practice, show),
@@ -132,7 +135,8 @@ function Item({
   readonly toggle: () => void
   readonly next: boolean
 }) {
-  const { judgement, nameOf, dates } = useJob()
+  const { judgement } = useStanding()
+  const { nameOf, dates } = useReadBy()
   const seen = judgement.inspected[item.id]
   return (
     <Row data-place={`inspection.${item.id}`} id={`row-inspection.${item.id}`}>

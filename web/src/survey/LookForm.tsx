@@ -3,7 +3,7 @@ import { inWords } from '@hestian/core'
 import { useState } from 'react'
 import { Input, Label, Radio, RadioGroup, TextField } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
 import { Photos } from '../ui/Photos'
@@ -19,7 +19,8 @@ export function LookForm({
   readonly question: LookQuestion & { readonly key: LookKey }
   readonly done: () => void
 }) {
-  const { draft, edit, record, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit, record } = useJobActions()
   const { words } = solution.practice
   const seen = draft.document.survey.looked[question.key]
   const [basis, setBasis] = useState<SiteBasis>(seen?.basis ?? 'measured')

@@ -2,7 +2,7 @@ import type { LookKey, LookQuestion } from '@hestian/core'
 import { answerText, inWords, ofKind } from '@hestian/core'
 import { Button as AriaButton, Dialog, DialogTrigger } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useReadBy, useStanding } from '../job/JobContext'
 import { EditorPopover, rowId } from '../ui/QuantityRow'
 import { NotesHere } from '../ui/SheetPage'
 import { LookForm } from './LookForm'
@@ -17,7 +17,9 @@ export function LookRow({
 }: {
   readonly question: LookQuestion & { readonly key: LookKey }
 }) {
-  const { draft, solution, state, nameOf, dates } = useJob()
+  const { draft, solution } = useDesign()
+  const { state } = useStanding()
+  const { nameOf, dates } = useReadBy()
   const place = `survey.looked.${question.key}`
   const seen = draft.document.survey.looked[question.key]
   const record = ofKind(state.records, 'looked').findLast((one) => one.id === seen?.recordId)

@@ -3,7 +3,7 @@ import { drawingSvg, mainCurveDrawing, pointFlow_m3_s, aOrAn } from '@hestian/co
 import { useMemo } from 'react'
 import styled from 'styled-components'
 import { newId } from '../api/client'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { DrawingView } from '../ui/DrawingView'
@@ -20,7 +20,9 @@ import { phone } from '../ui/phone'
  * curve through them.
  */
 export function MainRun() {
-  const { draft, edit, solution, show, record } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit, record } = useJobActions()
+  const { show } = useReadBy()
   const { mainPoints } = draft.document.survey
   const answer = solution.readings.applies ? solution.readings.answer : undefined
   const heat = solution.heat.applies ? solution.heat.answer : undefined

@@ -2,7 +2,7 @@ import type { Part, PartKind } from '@hestian/core'
 import { blankPart, inWords, partFields, partKinds, partWords } from '@hestian/core'
 import styled from 'styled-components'
 import { newId } from '../api/client'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions } from '../job/JobContext'
 import { Makers } from '../job/MakerRow'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -19,7 +19,8 @@ const circuits = [
 
 /** Vessels and valves that stand there already, by their tags. */
 export function Parts() {
-  const { draft, edit, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
   const { parts } = draft.document
   const { words } = solution.practice
   const kindName = (kind: PartKind) => inWords(partWords[kind], words)
@@ -74,7 +75,8 @@ function OnePart({
   readonly index: number
   readonly kind: string
 }) {
-  const { draft, edit } = useJob()
+  const { draft } = useDesign()
+  const { edit } = useJobActions()
   const at = (key: string) => ['parts', index, key]
   return (
     <section>

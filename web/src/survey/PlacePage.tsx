@@ -1,5 +1,5 @@
 import { askedOf, placeFields } from '@hestian/core'
-import { useJob } from '../job/JobContext'
+import { useDesign, useStanding } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, SectionHead, VerdictLine } from '../ui/Answer'
 import { Ledger } from '../ui/QuantityRow'
@@ -18,7 +18,8 @@ const sections = [
 
 /** Where it stands, what breathes there, where its water goes. */
 export function PlacePage() {
-  const { draft, judgement } = useJob()
+  const { draft } = useDesign()
+  const { judgement } = useStanding()
   const { document } = draft
   const { looked } = document.survey
   const sheet = judgement.sheets.place

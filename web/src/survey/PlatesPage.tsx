@@ -10,7 +10,7 @@ import {
 } from '@hestian/core'
 import styled from 'styled-components'
 import { newId } from '../api/client'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { Makers } from '../job/MakerRow'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
@@ -26,7 +26,10 @@ import { StayAndYear } from './StayAndYear'
 import { Toggle } from '../ui/Toggle'
 
 export function PlatesPage() {
-  const { draft, edit, judgement, solution, show } = useJob()
+  const { draft, solution } = useDesign()
+  const { judgement } = useStanding()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { appliances, heating, hotWater } = draft.document
   const burners = appliances.filter((appliance) => burnsGas(appliance.kind))
   const total_W =
@@ -127,7 +130,8 @@ const net = [
 ] as const
 
 function Plate({ appliance, index }: { readonly appliance: Appliance; readonly index: number }) {
-  const { edit, draft, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
   const at = (key: string) => ['appliances', index, key]
   const remove = () =>
     edit([

@@ -3,7 +3,7 @@ import { practiceChange, practiceNames, practices } from '@hestian/core'
 import { useState } from 'react'
 import { Dialog, Modal, ModalOverlay } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { Choice } from '../ui/fields'
 
@@ -12,7 +12,8 @@ import { Choice } from '../ui/fields'
  * would change is said first.
  */
 export function PracticeChoice() {
-  const { draft, edit } = useJob()
+  const { draft } = useDesign()
+  const { edit } = useJobActions()
   const { practice } = draft.document
   const [asked, setAsked] = useState<{
     readonly to: PracticeName

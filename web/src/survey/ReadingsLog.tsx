@@ -1,6 +1,6 @@
 import { ofKind, surveyFields } from '@hestian/core'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Thumb } from '../ui/Photos'
@@ -8,7 +8,10 @@ import { phone } from '../ui/phone'
 
 /** Every reading as it was taken. Any of them can be the one the design uses. */
 export function ReadingsLog() {
-  const { state, show, nameOf, draft, edit, dates } = useJob()
+  const { draft } = useDesign()
+  const { state } = useStanding()
+  const { edit } = useJobActions()
+  const { show, nameOf, dates } = useReadBy()
   const readings = [...ofKind(state.records, 'reading')].reverse()
   if (readings.length === 0) return null
   return (

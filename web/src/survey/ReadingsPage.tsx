@@ -1,7 +1,7 @@
 import { askedOf, burnsGas, closingName, gasFields, waterFields, aOrAn } from '@hestian/core'
 import { useState } from 'react'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
 import { Choice, InlineText } from '../ui/fields'
@@ -30,7 +30,10 @@ const heatingOnly = ['fillTemp_K', 'maxFlowTemp_K', 'highLimitTemp_K']
 const hotWaterOnly = ['incomingColdestTemp_K', 'incomingWarmestTemp_K', 'hardness_kg_m3']
 
 export function ReadingsPage() {
-  const { draft, edit, solution, show, judgement } = useJob()
+  const { draft, solution } = useDesign()
+  const { judgement } = useStanding()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { survey, heating, appliances, hotWater } = draft.document
   const { coldMainStaticGauge_Pa: main, gasWorkingGauge_Pa: working } = survey
   const answer = solution.readings.applies ? solution.readings.answer : undefined
@@ -190,7 +193,8 @@ const closingWords = { closed: 'closed', open: 'open', 'cannot-tell': 'cannot te
 
 /** The vessel is sized on the higher of flow and limit unless the installer says why not. */
 function SizeOn() {
-  const { draft, edit } = useJob()
+  const { draft } = useDesign()
+  const { edit } = useJobActions()
   const { sizeOn } = draft.document.survey
   const [asking, setAsking] = useState(false)
   const onFlow = sizeOn.on === 'flow'

@@ -9,7 +9,7 @@ import {
 } from '@hestian/core'
 import { Link } from 'react-router'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -28,7 +28,10 @@ import { SurveyRow } from '../job/SurveyRow'
 import { phone } from '../ui/phone'
 
 export function SitePage() {
-  const { draft, edit, solution, show, judgement, state } = useJob()
+  const { draft, solution } = useDesign()
+  const { judgement, state } = useStanding()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { site, survey, heating, hotWater } = draft.document
   const atmosphere = solution.site.applies ? solution.site.answer?.atmosphere_Pa : undefined
   const asked = siteFields.filter(

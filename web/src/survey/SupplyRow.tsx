@@ -1,6 +1,6 @@
 import type { Utility } from '@hestian/core'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { Day } from '../ui/LateDay'
 import { rowId } from '../ui/QuantityRow'
@@ -11,7 +11,8 @@ const names: Readonly<Record<Utility, string>> = { water: 'Water', gas: 'Gas', p
 
 /** Whether a utility is connected; where it is not, when it is expected. */
 export function SupplyRow({ utility }: { readonly utility: Utility }) {
-  const { draft, edit, record } = useJob()
+  const { draft } = useDesign()
+  const { edit, record } = useJobActions()
   const place = `survey.supplies.${utility}`
   const supply = draft.document.survey.supplies[utility]
   const set = (value: NonNullable<typeof supply>) => {

@@ -2,7 +2,7 @@ import { inWords } from '@hestian/core'
 import { useEffect, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useSending, useStanding } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
 import { knownOf, QuantityEditor } from '../ui/QuantityRow'
@@ -18,7 +18,9 @@ import { isAnswered, walkOf } from './walk'
  * The survey one question at a time, in the order one walks the house; works on without a signal.
  */
 export function WalkPage() {
-  const { draft, state, solution, waiting } = useJob()
+  const { draft, solution } = useDesign()
+  const { state } = useStanding()
+  const { waiting } = useSending()
   const stops = walkOf(draft.document)
   const kept = `walk:${state.id}`
   const firstOpen = stops.findIndex((one) => !isAnswered(one, draft.document))
@@ -185,7 +187,8 @@ function AskPlate({
   readonly stop: Extract<Stop, { kind: 'plate' }>
   readonly next: () => void
 }) {
-  const { draft, edit } = useJob()
+  const { draft } = useDesign()
+  const { edit } = useJobActions()
   const value = draft.document.appliances[stop.index]?.[stop.field.key] ?? null
   const path = ['appliances', stop.index, stop.field.key]
   return (
@@ -213,7 +216,7 @@ function Dots({
   readonly at: number
   readonly go: (index: number) => void
 }) {
-  const { draft } = useJob()
+  const { draft } = useDesign()
   return (
     <Strip aria-label="Questions">
       {stops.map((stop, i) => {

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
 import type { Outgoing } from './outbox'
@@ -53,7 +53,7 @@ export function NotSent({ jobId }: { readonly jobId: string }) {
 
 function Entry({ entry }: { readonly entry: Outgoing }) {
   const [dropping, setDropping] = useState(false)
-  const { solution } = useJob()
+  const { solution } = useDesign()
   const name = outgoingName(entry, solution.practice.words)
   const why = entry.refused ?? entry.notSent ?? 'It was put aside here.'
   return (

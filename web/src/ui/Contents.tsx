@@ -1,7 +1,7 @@
 import type { Finding, Missing } from '@hestian/core'
 import { useLayoutEffect, useRef, useState } from 'react'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useStanding } from '../job/JobContext'
 import { Mark } from './icons'
 import { useSheet } from './sheetContext'
 import { phone } from './phone'
@@ -26,7 +26,7 @@ const longEnough = 1.4
  */
 export function Contents() {
   const { sheet, findings } = useSheet()
-  const { judgement } = useJob()
+  const { judgement } = useStanding()
   const { missing } = judgement.sheets[sheet]
   const line = useRef<HTMLElement>(null)
   const [parts, setParts] = useState<readonly Part[]>([])

@@ -2,7 +2,7 @@ import type { Edit, Ladder } from '@hestian/core'
 import { drawingSvg, drawLadder, ladderTop_Pa } from '@hestian/core'
 import { useMemo, useState } from 'react'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { Button } from './Button'
 import { DrawingView } from './DrawingView'
 import { saveFile } from './saveFile'
@@ -20,7 +20,10 @@ interface LadderViewProps {
  * be; let go, it is stored.
  */
 export function LadderView({ ladder, file, height, edits }: LadderViewProps) {
-  const { solution, show, preview, edit, frozen } = useJob()
+  const { solution } = useDesign()
+  const { frozen } = useStanding()
+  const { preview, edit } = useJobActions()
+  const { show } = useReadBy()
   const { units } = solution.practice
   // The scale stands still while a rung is moved, or the rung would run from the finger.
   const [held_Pa, setHeld] = useState<number>()

@@ -4,7 +4,7 @@ import type { KeyboardEvent } from 'react'
 import { useEffect, useId, useMemo, useState } from 'react'
 import { Checkbox } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useJobActions, useSending } from '../job/JobContext'
 import { waitingBlob } from '../sync/useOutbox'
 import { Button } from './Button'
 import { phone } from './phone'
@@ -21,7 +21,8 @@ interface PhotosProps {
  * left out unless it is wanted.
  */
 export function Photos({ label, photos, onChange, most = 12 }: PhotosProps) {
-  const { keep, waiting } = useJob()
+  const { keep } = useJobActions()
+  const { waiting } = useSending()
   const [keepPlace, setKeepPlace] = useState(false)
   const [busy, setBusy] = useState(false)
   const id = useId()
@@ -75,7 +76,7 @@ export function Photos({ label, photos, onChange, most = 12 }: PhotosProps) {
 
 /** Where a kept file is shown from: the queue until it is sent, the server then. */
 export function useEvidenceUrl(evidence: Evidence): string {
-  const { waiting } = useJob()
+  const { waiting } = useSending()
   const url = useMemo(() => {
     const blob = waitingBlob(evidence.hash)
     return blob ? URL.createObjectURL(blob) : `/api/evidence/${evidence.hash}`
@@ -127,7 +128,7 @@ interface PaperProps {
 
 /** One paper that must be on file: a PDF or a photograph of it. */
 export function Paper({ label, paper, onChange }: PaperProps) {
-  const { keep } = useJob()
+  const { keep } = useJobActions()
   const id = useId()
   const take = async (file: File | undefined) => {
     const kept = file && (await keep(file))

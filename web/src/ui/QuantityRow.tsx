@@ -15,7 +15,7 @@ import {
   TextField,
 } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useReadBy } from '../job/JobContext'
 import { Button } from './Button'
 import { Photos } from './Photos'
 import { NotesHere } from './SheetPage'
@@ -63,7 +63,7 @@ export interface QuantityProps {
  */
 export function QuantityRow(props: QuantityProps) {
   const { label, place, measure, value, why, empty } = props
-  const { show } = useJob()
+  const { show } = useReadBy()
   const pencil = value === null || value.basis === 'assumed'
   const span = value?.basis === 'assumed' ? rangeOf(value, measure) : undefined
   const from =
@@ -109,7 +109,7 @@ export const basisWords: Readonly<Record<SiteBasis, string>> = {
 /** A value in a table cell, edited the same way. */
 export function QuantityCell(props: QuantityProps) {
   const { label, place, measure, value } = props
-  const { show } = useJob()
+  const { show } = useReadBy()
   const pencil = value === null || value.basis === 'assumed'
   return (
     <DialogTrigger>
@@ -180,7 +180,8 @@ export function QuantityEditor({
   photos: withPhotos,
   close,
 }: QuantityProps & { readonly close: () => void }) {
-  const { solution, show } = useJob()
+  const { solution } = useDesign()
+  const { show } = useReadBy()
   const shown = solution.practice.units[measure]
   const [typed, setTyped, forget] = useTyped(
     place,

@@ -2,7 +2,7 @@ import type { Piece, SolvedSheetId } from '@hestian/core'
 import { answerOf, solvedSpec } from '@hestian/core'
 import { Fragment } from 'react'
 import { Link } from 'react-router'
-import { useJob } from '../job/JobContext'
+import { useDesign, useReadBy, useStanding } from '../job/JobContext'
 import { Answer, VerdictLine } from './Answer'
 import { Contents } from './Contents'
 import { rowId } from './QuantityRow'
@@ -22,7 +22,9 @@ const words: Readonly<Record<ChipVerdict, string>> = {
  * it.
  */
 export function SheetHead({ sheet }: { readonly sheet: SolvedSheetId }) {
-  const { judgement, solution, show } = useJob()
+  const { solution } = useDesign()
+  const { judgement } = useStanding()
+  const { show } = useReadBy()
   const { findings, missing } = judgement.sheets[sheet]
   const { says, isMild } = solvedSpec(sheet)
   const stop = findings.find((finding) => finding.severity === 'stop')
@@ -75,7 +77,7 @@ const Sentence = ({ parts }: { readonly parts: readonly Piece[] }) =>
   parts.map((part, i) => <Fragment key={i}>{<Shown part={part} />}</Fragment>)
 
 function Shown({ part }: { readonly part: Piece }) {
-  const { state } = useJob()
+  const { state } = useStanding()
   if (typeof part === 'string') return part
   const { text, strong, of, to } = part
   if (to) return <Link to={`/jobs/${state.id}/${to}`}>{text}</Link>

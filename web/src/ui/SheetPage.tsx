@@ -3,7 +3,7 @@ import { severityWords, word } from '@hestian/core'
 import type { ReactNode } from 'react'
 import { useLayoutEffect, useMemo, useRef, useState } from 'react'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { Button } from './Button'
 import { Mark } from './icons'
 import { SheetContext, useSheet } from './sheetContext'
@@ -24,7 +24,7 @@ interface SheetPageProps {
  * narrow page they fold under their rows.
  */
 export function SheetPage({ sheet, children, margin, findings }: SheetPageProps) {
-  const { judgement } = useJob()
+  const { judgement } = useStanding()
   const mine = findings ?? judgement.sheets[sheet].findings
   const shown = useMemo(() => ({ sheet, findings: mine }), [sheet, mine])
   return (
@@ -163,7 +163,10 @@ function Leader({
 
 /** One note: kind and head, why, source, and at most one thing to press. */
 export function Note({ finding }: { readonly finding: Finding }) {
-  const { solution, show, edit, frozen } = useJob()
+  const { solution } = useDesign()
+  const { frozen } = useStanding()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { head, why } = word(finding, solution.practice, show)
   const { remedy } = finding
   return (

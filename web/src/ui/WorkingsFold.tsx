@@ -2,7 +2,7 @@ import type { Working } from '@hestian/core'
 import { writeOut } from '@hestian/core'
 import { useEffect, useRef, useState } from 'react'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useReadBy } from '../job/JobContext'
 import { Button } from './Button'
 import { useWanted } from './Worked'
 import { phone } from './phone'
@@ -33,7 +33,7 @@ export function WorkingsFold({ workings }: { readonly workings: () => readonly W
     line?.scrollIntoView({ block: 'center' })
     line?.focus()
   }, [wanted, open])
-  const { show } = useJob()
+  const { show } = useReadBy()
   const all = workings()
   if (all.length === 0) return null
   const asked =

@@ -3,7 +3,7 @@ import { unsafeClasses, unsafeRules } from '@hestian/core'
 import { useState } from 'react'
 import { Heading, Input, Label, TextArea, TextField } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
 import { Choice } from '../ui/fields'
@@ -33,7 +33,8 @@ export function UnsafeForm({
   readonly sheet: SheetId
   readonly onClose: () => void
 }) {
-  const { judgement, solution } = useJob()
+  const { solution } = useDesign()
+  const { judgement } = useStanding()
   const { unsafe } = judgement
   const rules = unsafeRules[solution.practice.name]
   return (
@@ -52,7 +53,10 @@ export function UnsafeForm({
 }
 
 function Situation({ situation }: { readonly situation: UnsafeSituation }) {
-  const { solution, nameOf, record, state, dates } = useJob()
+  const { solution } = useDesign()
+  const { state } = useStanding()
+  const { record } = useJobActions()
+  const { nameOf, dates } = useReadBy()
   const { body, at, by, ended, id } = situation
   const rules = unsafeRules[solution.practice.name]
   const [how, setHow] = useKeptText(`unsafe-ended:${id}`)
@@ -104,7 +108,8 @@ function NewSituation({
   readonly sheet: SheetId
   readonly onClose: () => void
 }) {
-  const { solution, record } = useJob()
+  const { solution } = useDesign()
+  const { record } = useJobActions()
   const rules = unsafeRules[solution.practice.name]
   const [what, setWhat] = useKeptText('unsafe-what')
   const [done, setDone] = useKeptText('unsafe-done')

@@ -1,6 +1,6 @@
 import type { VesselAnswer } from '@hestian/core'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Ledger, QuantityRow } from '../ui/QuantityRow'
 import { Worked } from '../ui/Worked'
@@ -12,7 +12,9 @@ import { phone } from '../ui/phone'
  * to be changed of what came preset.
  */
 export function ChargeFirst({ answer }: { readonly answer: VesselAnswer }) {
-  const { draft, edit, show, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { heating } = draft.document
   const { words } = solution.practice
   const { pumpUp, need, fitted_m3, builtIn } = answer

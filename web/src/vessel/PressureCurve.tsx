@@ -11,7 +11,7 @@ import {
 import { useEffect, useMemo, useState } from 'react'
 import { Label, Slider, SliderOutput, SliderThumb, SliderTrack } from 'react-aria-components'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useReadBy } from '../job/JobContext'
 import { Toggle } from '../ui/Toggle'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -26,7 +26,8 @@ const pause_ms = 400
 
 /** What the pressure does as the water warms, as designed and with something wrong. */
 export function PressureCurve({ answer }: { readonly answer: VesselAnswer }) {
-  const { show, solution, draft } = useJob()
+  const { solution, draft } = useDesign()
+  const { show } = useReadBy()
   const { units, words } = solution.practice
   const narrow = useNarrow()
   const [whatIf, setWhatIf] = useState<WhatIf>(asDesigned)
@@ -141,7 +142,8 @@ function Nights({
   readonly main_Pa: number
   readonly narrow: boolean
 }) {
-  const { show, solution } = useJob()
+  const { solution } = useDesign()
+  const { show } = useReadBy()
   const { work, ask, cancel } = useWorker('cycle')
   const plan = useMemo(() => cycleOf(answer, whatIf, main_Pa), [answer, whatIf, main_Pa])
   useEffect(() => {

@@ -1,6 +1,6 @@
 import type { SensitivityBar, VesselAnswer } from '@hestian/core'
 import styled from 'styled-components'
-import { useJob } from '../job/JobContext'
+import { useDesign, useReadBy } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { phone } from '../ui/phone'
 
@@ -12,7 +12,8 @@ const width = 320
  * fitted.
  */
 export function Sensitivity({ answer }: { readonly answer: VesselAnswer }) {
-  const { show, solution } = useJob()
+  const { solution } = useDesign()
+  const { show } = useReadBy()
   const { need, fitted_m3, sensitivity, builtIn } = answer
   const units = solution.practice.units
   const half = (figure: number) =>

@@ -5,7 +5,7 @@ import { useMemo } from 'react'
 import { Link } from 'react-router'
 import styled from 'styled-components'
 import { LeansOn } from '../job/LeansOn'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose, SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'
@@ -23,7 +23,8 @@ import { Sensitivity } from './Sensitivity'
 import { phone } from '../ui/phone'
 
 export function VesselPage() {
-  const { solution, state } = useJob()
+  const { solution } = useDesign()
+  const { state } = useStanding()
   const sheet = solution.vessel
   if (!sheet.applies)
     return (
@@ -67,7 +68,8 @@ export function VesselPage() {
 
 /** What moving a rung writes: settings only, relief valves to a size that is sold. */
 function Ladder({ answer }: { readonly answer: VesselAnswer }) {
-  const { solution, show, draft } = useJob()
+  const { solution, draft } = useDesign()
+  const { show } = useReadBy()
   const { practice } = solution
   const delivered = draft.document.heating?.deliveredChargeGauge_Pa?.value
   const ladder = useMemo(() => ladderOf(answer, practice, delivered), [answer, practice, delivered])
@@ -107,7 +109,10 @@ function Ladder({ answer }: { readonly answer: VesselAnswer }) {
 
 /** Everything that decides the vessel, each with where it came from. */
 function Inputs() {
-  const { draft, edit, solution, show, state } = useJob()
+  const { draft, solution } = useDesign()
+  const { state } = useStanding()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { heating } = draft.document
   if (!heating) return null
   const { practice, vessel } = solution
@@ -268,7 +273,8 @@ function Inputs() {
 }
 
 function OtherMethod({ answer }: { readonly answer: VesselAnswer }) {
-  const { show, solution } = useJob()
+  const { solution } = useDesign()
+  const { show } = useReadBy()
   const { other, need, inputs } = answer
   const mine = inputs.method === 'en12828' ? 'EN 12828' : 'the handbook method'
   const theirs =

@@ -1,7 +1,7 @@
 import type { Heating, VesselAnswer } from '@hestian/core'
 import { ChoiceRow, yesNo } from '../ui/ChoiceRow'
 import { Ledger } from '../ui/QuantityRow'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'
 import { NotesHere } from '../ui/SheetPage'
@@ -61,7 +61,9 @@ const questions = (pump: string): readonly Question[] => [
  * off, what carries it full.
  */
 export function VesselPosition({ answer }: { readonly answer: VesselAnswer | undefined }) {
-  const { draft, edit, solution, show } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { heating } = draft.document
   if (!heating) return null
   const { words } = solution.practice

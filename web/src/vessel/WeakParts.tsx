@@ -1,6 +1,6 @@
 import { blankPosition } from '@hestian/core'
 import { newId } from '../api/client'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions } from '../job/JobContext'
 import { Makers } from '../job/MakerRow'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
@@ -17,7 +17,8 @@ import { known } from '../ui/numbers'
  * on it.
  */
 export function WeakParts() {
-  const { draft, edit, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
   const { heating } = draft.document
   if (!heating) return null
   const { weakParts, furtherVessels } = heating

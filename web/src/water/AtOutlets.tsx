@@ -1,7 +1,7 @@
 import { memo } from 'react'
 import type { WaterAnswer } from '@hestian/core'
 import { durationWords } from '@hestian/core'
-import { useJob } from '../job/JobContext'
+import { useDesign, useReadBy } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Cell, Figure, Row, Table } from '../ui/Table'
 import type { Running } from './OpenOutlets'
@@ -17,7 +17,8 @@ export const AtOutlets = memo(function AtOutlets({
   readonly answer: WaterAnswer
   readonly real: Running | undefined
 }) {
-  const { show, solution } = useJob()
+  const { solution } = useDesign()
+  const { show } = useReadBy()
   const waits = new Map(answer.waits.map((wait) => [wait.pipe.id, wait]))
   const mixers = new Map(answer.mixers.map((mixer) => [mixer.outlet.id, mixer]))
   const ends = answer.pipes.filter((pipe) => pipe.end)

@@ -2,7 +2,7 @@ import { capital } from '../ui/numbers'
 import type { WaterAnswer } from '@hestian/core'
 import { durationWords, usualBypass_m3_s, usualFeed_m3_s, aOrAn } from '@hestian/core'
 import { PipeGrid } from '../network/PipeEditor'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { MakeUpRows } from '../job/MakeUpRows'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'
@@ -11,7 +11,9 @@ import { Worked } from '../ui/Worked'
 
 /** What keeps heating water out of the drinking water, and how long filling takes. */
 export function Filling({ answer }: { readonly answer: WaterAnswer | undefined }) {
-  const { draft, edit, show, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { makeUp, segments } = draft.document.water
   if (!draft.document.heating && !segments.some((segment) => segment.end?.kind === 'make-up'))
     return null

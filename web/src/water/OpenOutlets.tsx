@@ -1,6 +1,6 @@
 import type { RealAnswer, WaterAnswer } from '@hestian/core'
 import { ToggleButton } from 'react-aria-components'
-import { useJob } from '../job/JobContext'
+import { useReadBy } from '../job/JobContext'
 import { OnGroup, OnLine } from '../network/OnLine'
 import { Button } from '../ui/Button'
 
@@ -21,7 +21,7 @@ interface OpenOutletsProps {
  * designed for.
  */
 export function OpenOutlets({ answer, real, onOpen }: OpenOutletsProps) {
-  const { show } = useJob()
+  const { show } = useReadBy()
   const outlets = [
     ...new Map(
       answer.pipes.flatMap((pipe) =>

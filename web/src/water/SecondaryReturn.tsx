@@ -7,7 +7,7 @@ import {
   usualLoopDrop_K,
 } from '@hestian/core'
 import { newId } from '../api/client'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { capital } from '../ui/numbers'
@@ -22,7 +22,9 @@ import { Worked } from '../ui/Worked'
  * pump, and how its ways are balanced.
  */
 export function SecondaryReturn({ answer }: { readonly answer: WaterAnswer }) {
-  const { draft, edit, show, solution } = useJob()
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { loop: written, segments } = draft.document.water
   const hot = answer.pipes.filter((pipe) => pipe.side === 'hot')
   const { loop } = answer

@@ -1,7 +1,7 @@
 import type { WaterAnswer } from '@hestian/core'
 import { waterSizesBeside } from '@hestian/core'
 import { useMemo } from 'react'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { SizesFrame } from '../network/SizesFrame'
 import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
@@ -11,7 +11,9 @@ import { Mark } from '../ui/icons'
  * the outlet that is worst off.
  */
 export function SizesHere({ answer, id }: { readonly answer: WaterAnswer; readonly id: string }) {
-  const { show, edit, solution } = useJob()
+  const { solution } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const { practice } = solution
   const pipe = answer.pipes.find((one) => one.id === id)
   const rows = useMemo(() => waterSizesBeside(answer, practice, id), [answer, practice, id])

@@ -13,7 +13,7 @@ import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { newId } from '../api/client'
 import { LeansOn } from '../job/LeansOn'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import type { RowFigures } from '../network/PipeRow'
 import { Outline } from '../network/Outline'
 import { Prices } from '../network/Prices'
@@ -38,7 +38,9 @@ import { WaterPipeEditor } from './WaterPipeEditor'
 import { WaterRules } from './WaterRules'
 
 export function WaterPage() {
-  const { solution, draft, show, edit } = useJob()
+  const { solution, draft } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
   const pipes = usePipes('water')
   const [selected, setSelected] = useState<string>()
   const [open, setOpen] = useState<ReadonlySet<string>>()
@@ -240,7 +242,7 @@ const Diagram = memo(function Diagram({
   readonly selected: string | undefined
   readonly onPick: (id: string) => void
 }) {
-  const { show } = useJob()
+  const { show } = useReadBy()
   const narrow = useNarrow()
   const drawing = useMemo(
     () =>

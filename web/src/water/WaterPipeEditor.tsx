@@ -1,6 +1,6 @@
 import type { WaterEnd, WaterSegment } from '@hestian/core'
 import { PipeEditor } from '../network/PipeEditor'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions } from '../job/JobContext'
 import { usePipes } from '../network/usePipes'
 import { Choice, InlineCount } from '../ui/fields'
 import { knownOf, QuantityRow } from '../ui/QuantityRow'
@@ -22,7 +22,8 @@ export function WaterPipeEditor({
   readonly id: string
   readonly onGone: () => void
 }) {
-  const { draft, edit } = useJob()
+  const { draft } = useDesign()
+  const { edit } = useJobActions()
   const pipes = usePipes('water')
   const { segments } = draft.document.water
   const index = segments.findIndex((segment) => segment.id === id)

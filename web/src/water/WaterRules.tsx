@@ -1,12 +1,13 @@
 import { PipeGrid } from '../network/PipeEditor'
-import { useJob } from '../job/JobContext'
+import { useDesign, useJobActions } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'
 import { knownOf, Ledger, QuantityRow } from '../ui/QuantityRow'
 
 /** For what the pipes are sized, and what the heater asks and loses. */
 export function WaterRules() {
-  const { draft, edit } = useJob()
+  const { draft } = useDesign()
+  const { edit } = useJobActions()
   const { water, hotWater } = draft.document
   const heater = water.segments.some((segment) => segment.end?.kind === 'heater')
   return (
