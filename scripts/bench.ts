@@ -288,12 +288,16 @@ for (const count of [20, 60, 200])
  * A tree of water pipes solved by ours and by a general-purpose network engine, in the same run.
  * Both have the tree laid out and get other draws each time.
  */
+const boreAt_m = (i: number): number => {
+  if (i < 7) return 0.1
+  return i < 63 ? 0.05 : 0.0202
+}
 const waterPipes = (count: number) =>
   Array.from({ length: count }, (_, i): WaterPipe => ({
     id: `${i}`,
     from: i === 0 ? sourceNode : `${Math.floor((i - 1) / 2)}`,
     length_m: 2 + (i % 7),
-    bore_m: i < 7 ? 0.1 : i < 63 ? 0.05 : 0.0202,
+    bore_m: boreAt_m(i),
     roughness_m: 1.5e-6,
     lossCoefficient: 1.8,
     rise_m: (i % 5) * 0.2 - 0.3,

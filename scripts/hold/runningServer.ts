@@ -22,6 +22,20 @@ function isFolder(path: string): boolean {
   }
 }
 
+/** A body as it goes: bytes as they are, anything else as JSON. */
+function asSent(
+  body: unknown,
+  headers: Readonly<Record<string, string>>,
+): Pick<RequestInit, 'headers' | 'body'> {
+  if (body === undefined) return { headers }
+  const isBytes = Buffer.isBuffer(body)
+  const type = isBytes ? 'application/octet-stream' : 'application/json'
+  return {
+    body: isBytes ? new Uint8Array(body) : JSON.stringify(body),
+    headers: { ...headers, 'content-type': type },
+  }
+}
+
 /** The server that ships, as a process of its own that can be killed. */
 export class RunningServer {
   readonly port = nextPort++
@@ -115,17 +129,7 @@ export class RunningServer {
     const response = await fetch(`${this.address}/api${path}`, {
       method,
       signal: AbortSignal.timeout(60_000),
-      ...(body === undefined
-        ? { headers: signed }
-        : Buffer.isBuffer(body)
-          ? {
-              body: new Uint8Array(body),
-              headers: { ...signed, 'content-type': 'application/octet-stream' },
-            }
-          : {
-              body: JSON.stringify(body),
-              headers: { ...signed, 'content-type': 'application/json' },
-            }),
+      ...asSent(body, signed),
     })
     const bytes = Buffer.from(await response.arrayBuffer())
     const isJson = response.headers.get('content-type')?.includes('json')

@@ -42,6 +42,9 @@ export const rungOf = <Id extends string>(
   more: Partial<Rung<Id>> = {},
 ): Rung<Id> => ({ id, gauge_Pa, name, ink, outOfOrder: false, pencil: false, ...more })
 
+/** Half a centibar under what a gap needs is nothing a gauge shows. */
+const unread_Pa = 500
+
 /**
  * A gap and what it has to be; short of it, it is `short`, and the wrong way round it is a stop.
  */
@@ -53,15 +56,11 @@ export function bayOf<Id extends string>(
 ): Bay<Id>[] {
   if (!to) return []
   const gap_Pa = to.gauge_Pa - from.gauge_Pa
-  return [
-    {
-      from,
-      to,
-      gap_Pa,
-      needed_Pa,
-      verdict: gap_Pa >= needed_Pa - 500 ? 'pass' : gap_Pa < 0 ? 'stop' : short,
-    },
-  ]
+  const verdict = () => {
+    if (gap_Pa >= needed_Pa - unread_Pa) return 'pass'
+    return gap_Pa < 0 ? 'stop' : short
+  }
+  return [{ from, to, gap_Pa, needed_Pa, verdict: verdict() }]
 }
 
 export interface LadderSize {

@@ -31,15 +31,16 @@ type Slot = Piece | readonly Piece[] | undefined
  * A sentence from a template: pieces stand where they are written, and what is undefined leaves no
  * trace.
  */
+const piecesOf = (slot: Slot): readonly Piece[] => {
+  if (slot === undefined) return []
+  return Array.isArray(slot) ? (slot as readonly Piece[]) : [slot as Piece]
+}
+
 export const sentence = (
   texts: TemplateStringsArray,
   ...pieces: readonly Slot[]
 ): readonly Piece[] =>
-  texts.flatMap((text, i) => {
-    const piece = pieces[i]
-    const marked = piece === undefined ? [] : Array.isArray(piece) ? piece : [piece as Piece]
-    return [...(text === '' ? [] : [text]), ...(marked as readonly Piece[])]
-  })
+  texts.flatMap((text, i) => [...(text === '' ? [] : [text]), ...piecesOf(pieces[i])])
 
 /** The words alone. */
 export const textOf = (parts: readonly Piece[]): string =>

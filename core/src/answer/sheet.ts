@@ -22,11 +22,8 @@ export type Sheet<A> =
     }
 
 export const worst = (findings: readonly Finding[]): 'stop' | 'fix' | 'pass' =>
-  findings.some((finding) => finding.severity === 'stop')
-    ? 'stop'
-    : findings.some((finding) => finding.severity === 'fix')
-      ? 'fix'
-      : 'pass'
+  (['stop', 'fix'] as const).find((one) => findings.some(({ severity }) => severity === one)) ??
+  'pass'
 
 /** A sheet's answer, where it applies and has one. */
 export const answerOf = <A>(sheet: Sheet<A>): A | undefined =>

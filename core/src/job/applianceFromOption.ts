@@ -3,6 +3,11 @@ import { blankAppliance } from './document'
 import type { HeatOption } from './hotWaterDocument'
 import type { Known } from './known'
 
+function burnerKind({ kind, heating_W }: HeatOption): Appliance['kind'] {
+  if (kind === 'storage-heater') return 'storage-heater'
+  return kind === 'combination' && !heating_W ? 'instantaneous-heater' : 'boiler'
+}
+
 /**
  * The appliances an option is made of, with what it says of their plates, for a job whose rating
  * plates do not hold them yet: an appliance of the same name is not made again. Ids are the
@@ -18,12 +23,7 @@ export function applianceFromOption(
     ...blankAppliance({
       id: 'burner',
       name: option.name,
-      kind:
-        option.kind === 'storage-heater'
-          ? 'storage-heater'
-          : option.kind === 'combination' && !option.heating_W
-            ? 'instantaneous-heater'
-            : 'boiler',
+      kind: burnerKind(option),
     }),
     input_W: read(option.input_W),
     output_W: read(option.heating_W ?? option.hotWater_W),

@@ -69,9 +69,13 @@ interface Room {
   readonly twoLines: boolean
   readonly narrow: boolean
 }
+function rowHeight(rows: number): number {
+  if (rows <= 6) return 72
+  return rows <= 14 ? 56 : 34
+}
 function roomFor(rows: number, width: number): Room {
   const narrow = width < 520
-  const row = rows <= 6 ? 72 : rows <= 14 ? 56 : 34
+  const row = rowHeight(rows)
   const twoLines = row >= 50
   return {
     width,
@@ -242,17 +246,19 @@ function pipeShapes({ pipe, x1, x2, y, fromY }: Placed, picked: boolean, room: R
     { text: ` ${pipe.lengthText}`, ...(pipe.pencil ? { ink: 'pencil' as const } : {}) },
   ]
   const width = (spans: readonly Span[]) => textWidth(spans.map((span) => span.text).join(''), 14)
-  const fits = long > width(name) * 1.08 + 10
   const alone = [{ text: pipe.size, bold: true }]
   const above = y - thick / 2 - 6
+  const named = (): Shape[] => {
+    const text = (spans: readonly Span[]) => [
+      label([middle, above], spans, 14, { anchor: 'middle' }),
+    ]
+    if (long > width(name) * 1.08 + 10) return text(name)
+    return long > width(alone) * 1.25 + 8 ? text(alone) : []
+  }
   return [
     { kind: 'path', d: path, ink: picked ? 'ink' : pipe.outline, width: thick },
     { kind: 'path', d: path, ink: pipe.body, width: thick - 3 },
-    ...(fits
-      ? [label([middle, above], name, 14, { anchor: 'middle' })]
-      : long > width(alone) * 1.25 + 8
-        ? [label([middle, above], alone, 14, { anchor: 'middle' })]
-        : []),
+    ...named(),
     ...(room.twoLines && long > width([{ text: pipe.drop }]) * 1.1 + 8
       ? [
           label([middle, y + thick / 2 + 16], [{ text: pipe.drop, bold: true }], 14, {

@@ -168,6 +168,9 @@ const restedOn: Readonly<Record<string, RestedOn>> = {
   },
 }
 
+/** Sheets that were proven under the name of another. */
+const firstNames: Readonly<Record<string, string>> = { tightness: 'gas', steps: 'vessel' }
+
 /**
  * The fingerprint that a proof of a sheet was given for under the first way; undefined for a sheet
  * that did not exist then.
@@ -177,6 +180,6 @@ export const restedOnFirst = (
   document: JobDocument,
   answers: Partial<Answers>,
 ): string | undefined => {
-  const of = restedOn[sheet === 'tightness' ? 'gas' : sheet === 'steps' ? 'vessel' : sheet]
+  const of = restedOn[firstNames[sheet] ?? sheet]
   return of && fingerprint(of(withoutUnfilled(document), withoutUnfilled(answers)))
 }

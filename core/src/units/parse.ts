@@ -103,13 +103,8 @@ export function withinRange(
       says: `That is next to nothing. Accepted: 0, or from ${fromSi(least, unit).toPrecision(2)} ${units[unit].symbol} on. Is the unit right?`,
     }
   }
-  const second = echoUnit(measure, unit)
-  const echo = [
-    quantityIn(si, unit),
-    unit !== shown ? quantityIn(si, shown) : second ? quantityIn(si, second) : undefined,
-  ]
-    .filter(Boolean)
-    .join(' = ')
+  const second = unit === shown ? echoUnit(measure, unit) : shown
+  const echo = [quantityIn(si, unit), ...(second ? [quantityIn(si, second)] : [])].join(' = ')
   const unusual = si < usual[0] || si > usual[1]
   return {
     outcome: 'understood',
@@ -129,15 +124,16 @@ const refused = (what: string, shown: UnitName): Parsed => ({
   says: `${what} Write a number with a unit, such as ${example(shown)}.`,
 })
 
+const exampleIn: Partial<Record<UnitName, string>> = { mbar: '21', inwc: '7', psi: '12', F: '180' }
+const exampleOf: Partial<Record<Unit['kind'], string>> = {
+  pressure: '1.2',
+  temperature: '80',
+  power: '30',
+  length: '7.4',
+}
 const example = (shown: UnitName): string => {
   const unit: Unit = units[shown]
-  const figures: Partial<Record<Unit['kind'], string>> = {
-    pressure: shown === 'mbar' ? '21' : shown === 'inwc' ? '7' : shown === 'psi' ? '12' : '1.2',
-    temperature: shown === 'F' ? '180' : '80',
-    power: '30',
-    length: '7.4',
-  }
-  return `${figures[unit.kind] ?? '10'} ${unit.symbol}`
+  return `${exampleIn[shown] ?? exampleOf[unit.kind] ?? '10'} ${unit.symbol}`
 }
 
 function unknownUnit(word: string, measure: Measure, shown: UnitName): Parsed {

@@ -1,10 +1,15 @@
 import { createHash } from 'node:crypto'
 
+const byKey = ([a]: readonly [string, unknown], [b]: readonly [string, unknown]): number => {
+  if (a === b) return 0
+  return a < b ? -1 : 1
+}
+
 /** JSON with every object's keys in one order, so that equal documents are equal texts. */
 export const canonicalJson = (value: unknown): string =>
   JSON.stringify(value, (_, part: unknown) =>
     part !== null && typeof part === 'object' && !Array.isArray(part)
-      ? Object.fromEntries(Object.entries(part).sort(([a], [b]) => (a < b ? -1 : a > b ? 1 : 0)))
+      ? Object.fromEntries(Object.entries(part).sort(byKey))
       : part,
   )
 

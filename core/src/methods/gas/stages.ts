@@ -43,11 +43,7 @@ export function stagesOf<B extends Branch & Regulated>(
   const found = new Map<string, B[]>([[meterNode, []]])
   for (const pipe of ordered) {
     const feeder = byId.get(pipe.from)
-    const root = !feeder
-      ? meterNode
-      : feeder.regulator
-        ? feeder.id
-        : (rootOf.get(feeder.id) ?? meterNode)
+    const root = feeder?.regulator ? feeder.id : (rootOf.get(pipe.from) ?? meterNode)
     rootOf.set(pipe.id, root)
     const mine = found.get(root) ?? []
     mine.push(pipe.from === root ? { ...pipe, from: meterNode } : pipe)

@@ -232,7 +232,7 @@ function tableOf(
 
 const changed = (run: Discharge, at: number, piece: DischargePiece | undefined): Discharge => ({
   ...run,
-  pieces: run.pieces.flatMap((one, i) => (i === at ? (piece ? [piece] : []) : [one])),
+  pieces: [...run.pieces.slice(0, at), ...(piece ? [piece] : []), ...run.pieces.slice(at + 1)],
 })
 
 function pieceFaults(run: Discharge, valve: DischargeValve): DischargeFault[] {
@@ -495,28 +495,27 @@ function sizeFaults(
       ? { would_m: table.would.permitted_m, wouldBore_m: table.would.outsideDiameter_m }
       : {}),
   }
+  /** After the tundish a pipe is larger than the valve's outlet, and no longer than the table lets it be. */
+  const byTable = (): readonly DischargeFault[] => {
+    if (!table || !figures) return []
+    if (Number.isFinite(d2Step) && d2Step <= stepOf(valve.outlet))
+      return [
+        {
+          ...{ id: 'd2-not-larger', severity: 'fix', at, figures },
+          ...resize(wouldStep ?? stepOf(valve.outlet) + 1),
+        },
+      ]
+    if (!past) return []
+    return [
+      {
+        id: table.would ? 'd2-too-long' : 'd2-past-table',
+        ...{ severity: 'fix', at, figures: { ...figures, bends: table.bends } },
+        ...(wouldStep === undefined ? {} : resize(wouldStep)),
+      },
+    ]
+  }
   return [
-    ...(table && Number.isFinite(d2Step) && d2Step <= stepOf(valve.outlet)
-      ? [
-          {
-            id: 'd2-not-larger',
-            severity: 'fix',
-            at,
-            ...(figures ? { figures } : {}),
-            ...resize(wouldStep ?? stepOf(valve.outlet) + 1),
-          } satisfies DischargeFault,
-        ]
-      : past && figures
-        ? [
-            {
-              id: table.would ? 'd2-too-long' : 'd2-past-table',
-              severity: 'fix',
-              at,
-              figures: { ...figures, bends: table.bends },
-              ...(wouldStep === undefined ? {} : resize(wouldStep)),
-            } satisfies DischargeFault,
-          ]
-        : []),
+    ...byTable(),
     ...(back && (back.back_Pa > back.allowed_Pa || back.sonic)
       ? [
           {

@@ -4,6 +4,30 @@ import { fluidGrowth, plainWater } from '../../methods/fluid/glycol'
 import type { VesselAnswer } from './answer'
 import { chargedAt_K } from './chargedAt'
 
+/** How the method and the fluid have the water expand. */
+function expansionBy(
+  isEn12828: boolean,
+  glycol: boolean | undefined,
+): Pick<Working, 'title' | 'formula' | 'source'> {
+  if (!isEn12828)
+    return {
+      title: 'Net expansion',
+      formula: 'Vn = C · [(v2/v1 − 1) − 3 · a · (t2 − t1)]',
+      source: sources.handbookTank,
+    }
+  if (!glycol)
+    return {
+      title: 'Water that expands',
+      formula: 'e = 0.31 % + 0.00039 % · t², to 0.01 %;  Ve = C · e',
+      source: sources.en12828,
+    }
+  return {
+    title: 'Glycol mix that expands',
+    formula: 'e = density cold / density hot − 1;  Ve = C · e  (the method’s table is for water)',
+    source: sources.glycolProperties,
+  }
+}
+
 /** The arithmetic of a designed vessel, in the order one would do it on paper. */
 export function vesselWorkings(answer: VesselAnswer): readonly Working[] {
   const {
@@ -96,36 +120,13 @@ export function vesselWorkings(answer: VesselAnswer): readonly Working[] {
           result: 'finalGauge_Pa',
           source: sources.trade,
         },
-    en && glycol
-      ? {
-          ...water,
-          title: 'Glycol mix that expands',
-          formula:
-            'e = density cold / density hot − 1;  Ve = C · e  (the method’s table is for water)',
-          put: '{system_m3} × {expansionFraction}',
-          figures: plain,
-          result: 'expansion_m3',
-          source: sources.glycolProperties,
-        }
-      : en
-        ? {
-            ...water,
-            title: 'Water that expands',
-            formula: 'e = 0.31 % + 0.00039 % · t², to 0.01 %;  Ve = C · e',
-            put: '{system_m3} × {expansionFraction}',
-            figures: plain,
-            result: 'expansion_m3',
-            source: sources.en12828,
-          }
-        : {
-            ...water,
-            title: 'Net expansion',
-            formula: 'Vn = C · [(v2/v1 − 1) − 3 · a · (t2 − t1)]',
-            put: '{system_m3} × {expansionFraction}',
-            figures: plain,
-            result: 'expansion_m3',
-            source: sources.handbookTank,
-          },
+    {
+      ...water,
+      ...expansionBy(en, glycol),
+      put: '{system_m3} × {expansionFraction}',
+      figures: plain,
+      result: 'expansion_m3',
+    },
     en
       ? {
           ...water,

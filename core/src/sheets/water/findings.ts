@@ -104,29 +104,19 @@ function outletFindings(document: JobDocument, answer: WaterAnswer): WaterFindin
             : {}),
         }
       }),
-    ...(document.hotWater?.outlets ?? []).flatMap((outlet): WaterFinding[] =>
-      hotThere && outlet.kind !== 'garden-tap' && !reached(outlet.id, 'hot')
-        ? [
-            {
-              id: 'water-outlet-unfed',
-              severity: 'fix',
-              place: 'water.segments',
-              names: [outlet.name, 'hot'],
-              source: sources.continuity,
-            },
-          ]
-        : !hotThere && !reached(outlet.id, 'cold')
-          ? [
-              {
-                id: 'water-outlet-unfed',
-                severity: 'fix',
-                place: 'water.segments',
-                names: [outlet.name, 'cold'],
-                source: sources.continuity,
-              },
-            ]
-          : [],
-    ),
+    ...(document.hotWater?.outlets ?? []).flatMap((outlet): WaterFinding[] => {
+      const side = hotThere ? 'hot' : 'cold'
+      if (reached(outlet.id, side) || (hotThere && outlet.kind === 'garden-tap')) return []
+      return [
+        {
+          id: 'water-outlet-unfed',
+          severity: 'fix',
+          place: 'water.segments',
+          names: [outlet.name, side],
+          source: sources.continuity,
+        },
+      ]
+    }),
   ]
 }
 

@@ -30,6 +30,15 @@ export function waterTree(
   )
   const source_Pa = real?.sourceGauge_Pa ?? answer.sourceGauge_Pa
   const at = (id: string) => far.get(id) ?? source_Pa
+  const endBox = ({ id, end, side, segment }: WaterAnswer['pipes'][number]) => {
+    if (end) {
+      const left = real ? (real.given(id) ?? 'shut') : show.figure(at(id), 'water-pressure')
+      const title = `${end.count > 1 ? `${end.count} × ` : ''}${end.outlet.name}`
+      return { end: { title, below: `${side}, ${left}`, shutOff: false } }
+    }
+    if (segment.end?.kind !== 'make-up') return {}
+    return { end: { title: 'Make-up', below: 'to the heating', shutOff: true } }
+  }
   return networkTree(
     {
       title: `Water pipes from the main to ${answer.pipes.filter((pipe) => pipe.end).length} ends, with the pressure along the way to ${index.end?.outlet.name ?? 'the index outlet'}`,
@@ -48,17 +57,7 @@ export function waterTree(
         pencil: pipe.segment.length_m?.basis === 'assumed',
         drop: `−${show.figure(pipe.drop_Pa, 'water-pressure')}`,
         says: `${pipe.segment.name}, ${pipe.side}, ${pipe.size.name}, drop ${show(pipe.drop_Pa, 'water-pressure')}`,
-        ...(pipe.end
-          ? {
-              end: {
-                title: `${pipe.end.count > 1 ? `${pipe.end.count} × ` : ''}${pipe.end.outlet.name}`,
-                below: `${pipe.side}, ${real ? (real.given(pipe.id) ?? 'shut') : show.figure(at(pipe.id), 'water-pressure')}`,
-                shutOff: false,
-              },
-            }
-          : pipe.segment.end?.kind === 'make-up'
-            ? { end: { title: 'Make-up', below: 'to the heating', shutOff: true } }
-            : {}),
+        ...endBox(pipe),
         ...(pipe.segment.end?.kind === 'heater' ? { passes: 'heater' } : {}),
       })),
       staircase: {

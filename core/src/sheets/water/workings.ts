@@ -9,6 +9,14 @@ const bySource = {
   'all-open': sources.continuity,
 } as const
 
+const byTable = 'q by the table, at most all outlets together'
+const byFormula: Readonly<Record<WaterAnswer['designBy'], string>> = {
+  hunter: byTable,
+  'loading-units': byTable,
+  scenario: 'the busiest moment of the pattern',
+  'all-open': 'all outlets together',
+}
+
 /**
  * The arithmetic of the water feed: what runs at once, the main under it, and every pipe on the way
  * to the index outlet.
@@ -22,12 +30,7 @@ export function waterWorkings(answer: WaterAnswer): readonly Working[] {
     {
       circuit: 'water',
       title: 'At once',
-      formula:
-        answer.designBy === 'hunter' || answer.designBy === 'loading-units'
-          ? 'q by the table, at most all outlets together'
-          : answer.designBy === 'scenario'
-            ? 'the busiest moment of the pattern'
-            : 'all outlets together',
+      formula: byFormula[answer.designBy],
       put: '{total_m3_s}',
       figures: { total_m3_s: answer.total_m3_s },
       result: 'total_m3_s',
