@@ -144,7 +144,7 @@ export default tseslint.config(
     plugins: { 'import-x': importX },
     settings: { 'import-x/resolver': { typescript: true } },
     rules: {
-      'import-x/no-cycle': 'error',
+      'import-x/no-cycle': ['error', { ignoreExternal: true }],
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/no-non-null-assertion': 'error',
       '@typescript-eslint/consistent-type-imports': 'error',

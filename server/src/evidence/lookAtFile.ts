@@ -1,5 +1,3 @@
-import exifr from 'exifr'
-import sharp from 'sharp'
 import type { EvidenceType } from './typeOfBytes'
 
 /**
@@ -7,6 +5,9 @@ import type { EvidenceType } from './typeOfBytes'
  * them for a rating plate.
  */
 export const mostPixels = 50_000_000
+
+/** What unpacks pictures, loaded with the first of them: a server starts sooner without it. */
+const unpacker = async () => (await import('sharp')).default
 
 export type Looked = { readonly ok: true } | { readonly ok: false; readonly says: string }
 
@@ -32,6 +33,7 @@ function lookAtPaper(bytes: Buffer): Looked {
 }
 
 async function lookAtPicture(bytes: Buffer): Promise<Looked> {
+  const sharp = await unpacker()
   try {
     const { width, height, exif, xmp } = await sharp(bytes, { limitInputPixels: false }).metadata()
     if (width * height > mostPixels)
@@ -54,6 +56,7 @@ async function hasPlace(exif: Buffer): Promise<boolean> {
   // The block begins with its own name, which the reader does not expect.
   const tiff = exif.subarray(0, 4).toString('latin1') === 'Exif' ? exif.subarray(6) : exif
   try {
+    const { default: exifr } = await import('exifr')
     const place = (await exifr.gps(tiff)) as { latitude?: number } | undefined
     return place?.latitude !== undefined
   } catch {
@@ -65,6 +68,7 @@ async function hasPlace(exif: Buffer): Promise<boolean> {
  * A picture as it is printed: small enough, without transparency, of a kind that the printer knows.
  */
 export async function printable(bytes: Buffer): Promise<Buffer> {
+  const sharp = await unpacker()
   return sharp(bytes, { limitInputPixels: mostPixels })
     .rotate()
     .resize(1200, 1200, { fit: 'inside', withoutEnlargement: true })
