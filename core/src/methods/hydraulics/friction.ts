@@ -39,24 +39,29 @@ export function colebrook({
 
 const perDecade = 2 / Math.LN10
 
+/** 1/√f of smooth pipes at the flows of a house: two steps from here are mostly enough. */
+const commonRoot = 7
+
 /**
  * 1/√f after Colebrook–White for a caller who has looked at what it passes; `near` is a figure to
- * begin from, where one is at hand. Newton to 1e-9; it closes in from wherever it begins above 0,
- * since the left side rises and bends one way.
+ * begin from, where one is at hand. Halley to 1e-9: a logarithm a step is all it costs. It closes
+ * in from wherever it begins above 0, since the left side rises and bends one way.
  */
 export function colebrookRoot(reynolds: number, roughnessRatio: number, near = 0): number {
   const a = 2.51 / reynolds
   const b = roughnessRatio / 3.7
-  // Swamee and Jain's figure to begin with: two steps from there are mostly enough.
-  let x = near > 0 ? near : -perDecade * Math.log(b + 5.74 * Math.exp(-0.9 * Math.log(reynolds)))
+  let x = near > 0 ? near : commonRoot
   for (let i = 0; i < 50; i++) {
     const inside = b + a * x
-    const step = (x + perDecade * Math.log(inside)) / (1 + (perDecade * a) / inside)
-    x -= step
-    // What is still wrong after a step is its square times half the bend over the slope (below 1
-    // here): when that is nothing, no other is needed.
     const bend = a / inside
-    if (step * step * bend * bend < 1e-9 * x) break
+    const slope = 1 + perDecade * bend
+    const newton = (x + perDecade * Math.log(inside)) / slope
+    // Far below the root the bend says too much of the way: no step is more than twice Newton's.
+    const step = newton / Math.max(0.5, 1 + (newton * perDecade * bend * bend) / (2 * slope))
+    x -= step
+    // What is still wrong after a step is its cube times the bend's, and a factor below 1.
+    const left = step * bend
+    if (Math.abs(left * left * left) < 1e-9 * x) break
   }
   return x
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { fluidAt } from '../fluid/glycol'
 import { engineFactor } from './networkFriction'
-import { colebrook, laminarFactor, swameeJain } from './friction'
+import { colebrook, colebrookRoot, laminarFactor, swameeJain } from './friction'
 import { hazenWilliams_m, hazenWilliamsUs_Pa } from './hazenWilliams'
 import type { OpenOutlet, WaterPipe } from './waterTree'
 import { realFlows, solveWaterTree, sourceNode } from './waterTree'
@@ -149,6 +149,25 @@ test('the engine’s factor is laminar, bridged and turbulent in its turn, witho
     ),
   ).toBeLessThan(0.03)
 })
+test('the root of Colebrook and White satisfies its equation to 1e-9, wherever the search begins', () =>
+  fc.assert(
+    fc.property(
+      fc.double({ min: Math.log(2300), max: Math.log(1e9), noNaN: true }),
+      fc.double({ min: 0, max: 0.05, noNaN: true }),
+      fc.double({ min: Math.log(1e-6), max: Math.log(1e3), noNaN: true }),
+      (logReynolds, roughnessRatio, logNear) => {
+        const reynolds = Math.exp(logReynolds)
+        const off = (root: number) =>
+          root + 2 * Math.log10(roughnessRatio / 3.7 + (2.51 / reynolds) * root)
+        for (const near of [0, Math.exp(logNear)]) {
+          const root = colebrookRoot(reynolds, roughnessRatio, near)
+          expect(root).toBeGreaterThan(0)
+          expect(Math.abs(off(root)) / root).toBeLessThan(2e-9)
+        }
+      },
+    ),
+  ))
+
 // The roundings of the printed forms differ by up to 0.5 %; the US one agrees with both.
 test('the three prints of Hazen and Williams agree within 0.6 %', () =>
   fc.assert(
