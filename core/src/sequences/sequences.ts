@@ -16,10 +16,12 @@ export interface Sequences {
   readonly proofs: readonly ThingId[]
 }
 
+export type SequenceOf = (spec: SequenceSpec, at: string, job: SequenceJob) => Sequence
+
 /** Every sequence of a job: a fold over the list of them. */
-export function sequencesOf(job: SequenceJob): Sequences {
+export function sequencesOf(job: SequenceJob, make: SequenceOf = sequenceOf): Sequences {
   const units = sequenceKinds.flatMap((spec) => spec.at(job).map((at) => ({ spec, at })))
-  const list = units.map(({ spec, at }) => sequenceOf(spec, at, job))
+  const list = units.map(({ spec, at }) => make(spec, at, job))
   const keys = together(units.map(({ spec, at }) => spec.plant(job, at)))
   return {
     list,
@@ -48,7 +50,8 @@ function together(all: readonly PlantKeys[]): PlantKeys {
   return { wet: [...wet.values()], burning: [...burning.values()] }
 }
 
-function sequenceOf(spec: SequenceSpec, at: string, job: SequenceJob): Sequence {
+/** A sequence of a job, done at something of it or once. */
+export function sequenceOf(spec: SequenceSpec, at: string, job: SequenceJob): Sequence {
   const id = at === '' ? spec.id : `${spec.id}.${at}`
   return {
     id,

@@ -166,7 +166,36 @@ test('with its memory a job is solved as it is without, whatever was typed befor
     if (!JobDocument.safeParse(document).success) continue
     const [plain, kept] = [solve(document), remembers(document)]
     for (const { id } of solvedSpecs) expect(said(kept, id)).toBe(said(plain, id))
+    expect(kept.sequences).toEqual(plain.sequences)
   }
+})
+
+test.each([
+  ['Kestrel Weir', kestrelWeir()],
+  ['Juniper Ridge', juniperRidge()],
+  ['Saltbush Ferry', saltbushFerry()],
+] as const)('the steps of %s are what they would be without the memory', (_name, job) => {
+  const remembers = solver()
+  remembers(job)
+  for (const edit of [...changes(job)].filter((_, i) => i % 5 === 0)) {
+    const document = applyEdits(job, [edit])
+    if (!JobDocument.safeParse(document).success) continue
+    expect(JSON.stringify(remembers(document).sequences)).toBe(
+      JSON.stringify(solve(document).sequences),
+    )
+  }
+})
+
+test('a sequence is made again only when what it asked of the job is another', () => {
+  const job = kestrelWeir()
+  const remembers = solver()
+  const before = remembers(job).sequences.list
+  const after = (path: (string | number)[], value: unknown) =>
+    remembers(applyEdits(job, [{ path, value }]))
+      .sequences.list.filter((one) => !before.includes(one))
+      .map(({ id }) => id.split('.')[0])
+  expect(after(['gas', 'segments', 0, 'length_m', 'value'], 7)).not.toContain('heating')
+  expect(after(['survey', 'topEmitterHeight_m', 'value'], 7.5)).toContain('heating')
 })
 
 test('with its memory only what reads the change is solved again', () => {

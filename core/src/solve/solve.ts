@@ -3,8 +3,9 @@ import type { Sheet } from '../answer/sheet'
 import type { JobDocument } from '../job/document'
 import type { Practice } from '../practice/practice'
 import { practices } from '../practice/practices'
-import type { Sequences } from '../sequences/sequences'
-import { sequencesOf } from '../sequences/sequences'
+import type { SequenceOf, Sequences } from '../sequences/sequences'
+import { keptSequences } from '../sequences/kept'
+import { sequenceOf, sequencesOf } from '../sequences/sequences'
 import { sequenceTargets } from './sequenceTargets'
 import { inputsOf } from './restsOn'
 import type { AnySpec, Answers, Sheets } from './sheets'
@@ -28,7 +29,7 @@ type SolveSheet = (
 ) => Sheet<unknown>
 
 /** Solves a whole job: folds over the list of sheets and holds no formula. */
-export const solve = (document: JobDocument): Solution => solveBy(document, solveSheet)
+export const solve = (document: JobDocument): Solution => solveBy(document, solveSheet, sequenceOf)
 
 /**
  * Answers of a sheet that are kept: the design as it is, as it was, and what is tried beside it.
@@ -45,21 +46,24 @@ export function solver(): (document: JobDocument) => Solution {
     string,
     { readonly inputs: readonly unknown[]; readonly sheet: Sheet<unknown> }[]
   >()
-  return (document) =>
-    solveBy(document, (spec, ...rest) => {
+  const sequence = keptSequences()
+  return (document) => {
+    const solveOne: SolveSheet = (spec, ...rest) => {
       const inputs = inputsOf(spec, document, rest[2])
       const mine = memory.get(spec.id) ?? []
       const found = mine.find((one) => areSame(one.inputs, inputs))
       const entry = found ?? { inputs, sheet: solveSheet(spec, ...rest) }
       memory.set(spec.id, [entry, ...mine.filter((one) => one !== entry)].slice(0, kept))
       return entry.sheet
-    })
+    }
+    return solveBy(document, solveOne, sequence)
+  }
 }
 
 const areSame = (a: readonly unknown[], b: readonly unknown[]): boolean =>
   a.length === b.length && a.every((one, i) => one === b[i])
 
-function solveBy(document: JobDocument, solveOne: SolveSheet): Solution {
+function solveBy(document: JobDocument, solveOne: SolveSheet, sequence: SequenceOf): Solution {
   const practice = practices[document.practice]
   const sheets: Record<string, Sheet<unknown>> = {}
   const answers: Record<string, unknown> = {}
@@ -73,7 +77,7 @@ function solveBy(document: JobDocument, solveOne: SolveSheet): Solution {
     ...(sheets as unknown as Sheets),
     document,
     practice,
-    sequences: sequencesOf({ document, practice, targets }),
+    sequences: sequencesOf({ document, practice, targets }, sequence),
     findings: Object.values(sheets).flatMap((sheet) => (sheet.applies ? sheet.findings : [])),
   }
 }
