@@ -64,6 +64,8 @@ test('a sheet that breaks says so, leaves the others usable, keeps what was type
     .getByRole('link', { name: /Readings/ })
     .first()
     .click()
+  // Mended before it was drawn, it would not have broken again.
+  await expect(page.getByRole('alert').filter({ hasText: 'cannot be shown' })).toBeVisible()
   await page.evaluate(() => {
     ;(window as unknown as { breaks: boolean }).breaks = false
   })

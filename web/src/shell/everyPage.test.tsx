@@ -1,41 +1,22 @@
 /** @jest-environment jsdom */
 import type { JobDocument, SheetId } from '@hestian/core'
 import { blankDocument, practiceNames, sheetIds } from '@hestian/core'
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { act, cleanup, render } from '@testing-library/react'
-import { Suspense } from 'react'
+import { cleanup } from '@testing-library/react'
 import { demoJobs } from '../../../demo/src/index'
 import { mutateDocument, seeded } from '../../../scripts/hold/mutateDocument'
-import { JobStand } from '../job/jobStand.testing'
-import { fetchAllPages, pageOf } from './pages'
+import { fetchAllPages } from './pages'
+import { openPage } from './pageStand.testing'
 
 // There is no canvas here: the browser journeys draw on one.
 jest.mock('signature_pad', () => ({ __esModule: true, default: class {} }))
 jest.mock('../heat/lateCharts', () => ({ DayChart: () => null, OptionsChart: () => null }))
 
-globalThis.Worker = class {
-  postMessage = () => undefined
-  terminate = () => undefined
-} as unknown as typeof Worker
-globalThis.fetch = (() => new Promise(() => undefined)) as unknown as typeof fetch
 beforeAll(fetchAllPages)
 afterEach(cleanup)
 
 /** What a page of a job says, as it would be read aloud. */
 async function saidBy(sheet: SheetId | 'walk', job: JobDocument): Promise<string> {
-  const Page = pageOf(sheet)
-  await act(async () => {
-    render(
-      <QueryClientProvider client={new QueryClient()}>
-        <JobStand job={job}>
-          <Suspense fallback="is fetched">
-            <Page />
-          </Suspense>
-        </JobStand>
-      </QueryClientProvider>,
-    )
-    await Promise.resolve()
-  })
+  await openPage(sheet, job)
   return document.body.textContent
 }
 
