@@ -284,14 +284,15 @@ for (const count of [20, 60, 200])
     'a tenth of a second',
   )
 
-/**
- * A tree of water pipes solved by ours and by a general-purpose network engine, in the same run.
- * Both have the tree laid out and get other draws each time.
- */
 const boreAt_m = (i: number): number => {
   if (i < 7) return 0.1
   return i < 63 ? 0.05 : 0.0202
 }
+
+/**
+ * A tree of water pipes solved by ours and by a general-purpose network engine, in the same run.
+ * Both have the tree laid out and get other draws each time.
+ */
 const waterPipes = (count: number) =>
   Array.from({ length: count }, (_, i): WaterPipe => ({
     id: `${i}`,

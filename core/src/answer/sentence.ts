@@ -27,15 +27,15 @@ export const worked = (text: string, of: string): Marked => ({ text, of })
 
 type Slot = Piece | readonly Piece[] | undefined
 
-/**
- * A sentence from a template: pieces stand where they are written, and what is undefined leaves no
- * trace.
- */
 const piecesOf = (slot: Slot): readonly Piece[] => {
   if (slot === undefined) return []
   return Array.isArray(slot) ? (slot as readonly Piece[]) : [slot as Piece]
 }
 
+/**
+ * A sentence from a template: pieces stand where they are written, and what is undefined leaves no
+ * trace.
+ */
 export const sentence = (
   texts: TemplateStringsArray,
   ...pieces: readonly Slot[]

@@ -495,7 +495,10 @@ function sizeFaults(
       ? { would_m: table.would.permitted_m, wouldBore_m: table.would.outsideDiameter_m }
       : {}),
   }
-  /** After the tundish a pipe is larger than the valve's outlet, and no longer than the table lets it be. */
+  /**
+   * After the tundish a pipe is larger than the valve's outlet, and no longer than the table lets
+   * it be.
+   */
   const byTable = (): readonly DischargeFault[] => {
     if (!table || !figures) return []
     if (Number.isFinite(d2Step) && d2Step <= stepOf(valve.outlet))
