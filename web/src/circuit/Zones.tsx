@@ -1,4 +1,4 @@
-import type { CircuitAnswer } from '@hestian/core'
+import type { CircuitAnswer, Show, ZoneAnswer } from '@hestian/core'
 import { newId } from '../api/client'
 import { known } from '../ui/numbers'
 import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
@@ -10,6 +10,15 @@ import { Choice, InlineText } from '../ui/fields'
 import { QuantityCell } from '../ui/QuantityRow'
 import { NotesHere } from '../ui/SheetPage'
 import { Cell, Figure, Row, Table } from '../ui/Table'
+
+/** What its balancing valve takes and the setting at which it does; the index zone has none. */
+function throttled(zone: ZoneAnswer, show: Show): string {
+  if (zone.isIndex) return 'index'
+  if (zone.zone.alone) return 'alone'
+  if (zone.setting_m3_s === undefined) return 'open'
+  const surplus = show.figure(zone.surplus_Pa, 'water-pressure')
+  return `${surplus}, Kv ${(zone.setting_m3_s * 3600).toFixed(1)}`
+}
 
 /**
  * What is fed and balanced together: its heat, its flow, what it loses, and what its balancing
@@ -122,20 +131,7 @@ export function Zones({ answer }: { readonly answer: CircuitAnswer | undefined }
                   head="Throttle"
                   {...(solved?.setting_m3_s === undefined ? {} : { of: `Balancing ${zone.name}` })}
                 >
-                  {!solved ? (
-                    ''
-                  ) : solved.isIndex ? (
-                    'index'
-                  ) : solved.zone.alone ? (
-                    'alone'
-                  ) : solved.setting_m3_s === undefined ? (
-                    'open'
-                  ) : (
-                    <>
-                      {show.figure(solved.surplus_Pa, 'water-pressure')}, Kv{' '}
-                      {(solved.setting_m3_s * 3600).toFixed(1)}
-                    </>
-                  )}
+                  {solved ? throttled(solved, show) : ''}
                 </Figure>
                 <Drop
                   name={zone.name}

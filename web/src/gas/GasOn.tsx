@@ -15,13 +15,9 @@ interface GasOnProps {
  * lock-up and the index appliance.
  */
 export function GasOn({ answer, on, onChange }: GasOnProps) {
-  const { draft } = useDesign()
-  const { show } = useReadBy()
   const burners = answer.pipes.flatMap((pipe) =>
     pipe.appliance && pipe.pipe.load_W > 0 ? [pipe.appliance] : [],
   )
-  const { gasStaticGauge_Pa: lock, gasWorkingGauge_Pa: working } = draft.document.survey
-  const shares = lockUpShares(draft.document)
   const all = burners.every((appliance) => on.has(appliance.id))
   return (
     <OnLine>
@@ -40,40 +36,49 @@ export function GasOn({ answer, on, onChange }: GasOnProps) {
       </OnGroup>
       <p>
         {all ? (
-          lock && working && lock.value > working.value ? (
-            <>
-              From lock-up, <b>{show(lock.value, 'gas-pressure')}</b>:{' '}
-              {shares ? (
-                <>
-                  {show(shares.regulator_Pa, 'gas-pressure')} in the regulator,{' '}
-                  {show(shares.meter_Pa, 'gas-pressure')} in the meter,
-                </>
-              ) : (
-                <>
-                  {show(lock.value - working.value, 'gas-pressure')} in meter and regulator as read,
-                </>
-              )}{' '}
-              {show(answer.index.dropTo_Pa, 'gas-pressure')} in the pipe to{' '}
-              {answer.index.appliance?.name ?? 'the index appliance'}
-              {answer.index.inletGauge_Pa !== undefined &&
-              answer.index.inletGauge_Pa < answer.index.farGauge_Pa
-                ? `, ${show(answer.index.farGauge_Pa - answer.index.inletGauge_Pa, 'gas-pressure')} in its connector`
-                : ''}
-              . The test aims at{' '}
-              <b>{show(answer.index.inletGauge_Pa ?? answer.index.farGauge_Pa, 'gas-pressure')}</b>.
-            </>
-          ) : (
-            'Everything at full rate: what the pipe is designed for.'
-          )
-        ) : on.size === 0 ? (
-          'Nothing burns: no drop anywhere.'
+          <FullRate answer={answer} />
         ) : (
-          <>
-            Part load, <b>{show(answer.total_m3_s, 'gas-flow')}</b>, still from the full-load
-            pressure at the meter: the safe side.
-          </>
+          <PartLoad total_m3_s={on.size === 0 ? 0 : answer.total_m3_s} />
         )}
       </p>
     </OnLine>
+  )
+}
+
+function PartLoad({ total_m3_s }: { readonly total_m3_s: number }) {
+  const { show } = useReadBy()
+  if (total_m3_s === 0) return 'Nothing burns: no drop anywhere.'
+  return (
+    <>
+      Part load, <b>{show(total_m3_s, 'gas-flow')}</b>, still from the full-load pressure at the
+      meter: the safe side.
+    </>
+  )
+}
+
+/** Where the pressure between lock-up and the index appliance goes, when both were read. */
+function FullRate({ answer }: { readonly answer: GasAnswer }) {
+  const { draft } = useDesign()
+  const { show } = useReadBy()
+  const { gasStaticGauge_Pa: lock, gasWorkingGauge_Pa: working } = draft.document.survey
+  if (!lock || !working || lock.value <= working.value)
+    return 'Everything at full rate: what the pipe is designed for.'
+  const pressure = (value_Pa: number) => show(value_Pa, 'gas-pressure')
+  const shares = lockUpShares(draft.document)
+  const { index } = answer
+  const inlet_Pa = index.inletGauge_Pa ?? index.farGauge_Pa
+  const before = shares
+    ? `${pressure(shares.regulator_Pa)} in the regulator, ${pressure(shares.meter_Pa)} in the meter,`
+    : `${pressure(lock.value - working.value)} in meter and regulator as read,`
+  const connector =
+    inlet_Pa < index.farGauge_Pa
+      ? `, ${pressure(index.farGauge_Pa - inlet_Pa)} in its connector`
+      : ''
+  return (
+    <>
+      From lock-up, <b>{pressure(lock.value)}</b>: {before} {pressure(index.dropTo_Pa)} in the pipe
+      to {index.appliance?.name ?? 'the index appliance'}
+      {connector}. The test aims at <b>{pressure(inlet_Pa)}</b>.
+    </>
   )
 }

@@ -1,5 +1,5 @@
 import { SheetHead } from '../ui/SheetHead'
-import type { GasAnswer, Show, TableRow } from '@hestian/core'
+import type { GasAnswer, GasPipeAnswer, Show, TableRow } from '@hestian/core'
 import {
   drawingSvg,
   gasTree,
@@ -207,6 +207,11 @@ const heads = (show: Show) =>
     ['Far end', show.unit('gas-pressure')],
   ] as const
 
+function tagOf(pipe: GasPipeAnswer, answer: GasAnswer): { readonly tag?: string } {
+  if (pipe.id === answer.index.id) return { tag: 'index' }
+  return pipe.pipe.regulator ? { tag: 'regulator' } : {}
+}
+
 /**
  * What the outline shows of each pipe; of one that cannot be computed yet only its name and length.
  */
@@ -230,11 +235,7 @@ function useFigures(answer: GasAnswer | undefined): ReadonlyMap<string, RowFigur
           {
             place: pipe.place,
             chosen: pipe.chosen,
-            ...(pipe.id === answer.index.id
-              ? { tag: 'index' }
-              : pipe.pipe.regulator
-                ? { tag: 'regulator' }
-                : {}),
+            ...tagOf(pipe, answer),
             values: [
               pipe.pipe.size.bore_m,
               fittings_m,

@@ -1,4 +1,4 @@
-import type { Outlet, OutletKind, Zone } from '@hestian/core'
+import type { Outlet, OutletKind, Simultaneous, Zone } from '@hestian/core'
 import { ageWords, buildingAges, outletFlow_m3_s, outletKinds, zoneLoad_W } from '@hestian/core'
 import styled from 'styled-components'
 import { newId } from '../api/client'
@@ -42,12 +42,7 @@ export function Demand() {
           {answer?.simultaneous && answer.simultaneous.by !== 'not-covered' && (
             <Prose>
               At once: <b>{show(answer.simultaneous.flow_m3_s, 'water-flow')}</b>,{' '}
-              {answer.simultaneous.by === 'scenario'
-                ? 'the most that runs together in the pattern below'
-                : answer.simultaneous.by === 'hunter'
-                  ? `from ${Math.round(answer.simultaneous.units * 10) / 10} fixture units`
-                  : `from ${answer.simultaneous.units} loading units`}
-              .{' '}
+              {foundFrom(answer.simultaneous)}.{' '}
               {answer.simultaneous.by === 'scenario'
                 ? ''
                 : `${solution.practice.hotWater.demandSource.says}.`}
@@ -58,6 +53,17 @@ export function Demand() {
       )}
     </>
   )
+}
+
+function foundFrom(found: Exclude<Simultaneous, { readonly by: 'not-covered' }>): string {
+  switch (found.by) {
+    case 'scenario':
+      return 'the most that runs together in the pattern below'
+    case 'hunter':
+      return `from ${Math.round(found.units * 10) / 10} fixture units`
+    case 'loading-units':
+      return `from ${found.units} loading units`
+  }
 }
 
 function Zones() {

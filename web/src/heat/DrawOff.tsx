@@ -7,7 +7,8 @@ import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Choice } from '../ui/fields'
 import { Mark } from '../ui/icons'
-import { useWorker } from '../work/useWorker'
+import type { Work } from '../work/useWorker'
+import { lastAnswer, useWorker } from '../work/useWorker'
 import { ChartRoom, DayChart } from './lateCharts'
 import { Scenario } from './Scenario'
 
@@ -39,8 +40,7 @@ export function DrawOff({ answer }: { readonly answer: HeatAnswer }) {
     return () => clearTimeout(timer)
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the key says everything of the models: a new object with the same figures asks nothing new
   }, [ask, key, ready])
-  const done =
-    work.state === 'done' ? work.answer : work.state === 'working' ? work.before : undefined
+  const done = lastAnswer(work)
   const results =
     done && done.results.length === asked.length
       ? asked.map(({ one, model }, i) => ({ one, model, result: done.results[i] as DrawOffResult }))
@@ -59,40 +59,11 @@ export function DrawOff({ answer }: { readonly answer: HeatAnswer }) {
       )}
       {ready && (
         <Bar role="status">
-          {work.state === 'working' ? (
-            <>
-              <progress value={work.share} max={1} aria-label="Running the day" />
-              <span>Running the day …</span>
-              <Button look="text" onPress={cancel}>
-                Stop
-              </Button>
-            </>
-          ) : work.state === 'broken' ? (
-            <span>
-              It could not be run here.{' '}
-              <Button
-                look="text"
-                onPress={() => ask({ kind: 'draws', models: asked.map(({ model }) => model) })}
-              >
-                Try again
-              </Button>
-            </span>
-          ) : work.state === 'idle' ? (
-            <Button
-              look="text"
-              onPress={() => ask({ kind: 'draws', models: asked.map(({ model }) => model) })}
-            >
-              Run the day
-            </Button>
-          ) : (
-            <span>
-              Run. Energy in and out differ by{' '}
-              {Math.max(...work.answer.results.map((result) => result.balanceError)).toExponential(
-                0,
-              )}{' '}
-              of the whole.
-            </span>
-          )}
+          <Running
+            work={work}
+            run={() => ask({ kind: 'draws', models: asked.map(({ model }) => model) })}
+            stop={cancel}
+          />
           <Choice
             label="Layers of the store"
             value={nodes}
@@ -109,6 +80,53 @@ export function DrawOff({ answer }: { readonly answer: HeatAnswer }) {
       {results && <Outcome results={results} answer={answer} />}
     </section>
   )
+}
+
+/** How far the day is run. */
+function Running({
+  work,
+  run,
+  stop,
+}: {
+  readonly work: Work<'draws'>
+  readonly run: () => void
+  readonly stop: () => void
+}) {
+  switch (work.state) {
+    case 'working':
+      return (
+        <>
+          <progress value={work.share} max={1} aria-label="Running the day" />
+          <span>Running the day …</span>
+          <Button look="text" onPress={stop}>
+            Stop
+          </Button>
+        </>
+      )
+    case 'broken':
+      return (
+        <span>
+          It could not be run here.{' '}
+          <Button look="text" onPress={run}>
+            Try again
+          </Button>
+        </span>
+      )
+    case 'idle':
+      return (
+        <Button look="text" onPress={run}>
+          Run the day
+        </Button>
+      )
+    case 'done':
+      return (
+        <span>
+          Run. Energy in and out differ by{' '}
+          {Math.max(...work.answer.results.map((result) => result.balanceError)).toExponential(0)}{' '}
+          of the whole.
+        </span>
+      )
+  }
 }
 
 function Outcome({

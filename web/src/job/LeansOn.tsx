@@ -5,7 +5,7 @@ import { useDesign, useReadBy } from './JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
-import { useWorker } from '../work/useWorker'
+import { lastAnswer, useWorker } from '../work/useWorker'
 import { phone } from '../ui/phone'
 
 /** Long enough that one does not ask at every keystroke. */
@@ -24,8 +24,7 @@ export const LeansOn = memo(function LeansOn({ sheet }: { readonly sheet: Leanin
     const timer = setTimeout(() => ask({ kind: 'leans', document, sheets: [sheet] }), pause_ms)
     return () => clearTimeout(timer)
   }, [ask, document, sheet])
-  const answer =
-    work.state === 'done' ? work.answer : work.state === 'working' ? work.before : undefined
+  const answer = lastAnswer(work)
   const slow = useSlow(work.state === 'working')
   if (!answer)
     return work.state === 'working' && slow ? (
@@ -41,6 +40,7 @@ export const LeansOn = memo(function LeansOn({ sheet }: { readonly sheet: Leanin
       </section>
     ) : null
   const { leanings } = answer
+  const says = leanings.length === 0 ? 'no assumption' : 'pencil that could change the answer'
   return (
     <section aria-label="Assumptions it leans on">
       <SectionHead>
@@ -50,10 +50,8 @@ export const LeansOn = memo(function LeansOn({ sheet }: { readonly sheet: Leanin
             <Button look="text" onPress={cancel}>
               being tried again: leave it
             </Button>
-          ) : leanings.length === 0 ? (
-            'no assumption'
           ) : (
-            'pencil that could change the answer'
+            says
           )}
         </small>
       </SectionHead>

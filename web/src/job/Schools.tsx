@@ -28,6 +28,7 @@ export function Schools({
         const school: School = schools[name]
         const side = sideOf(name, practice, chosen)
         const forced = school.only?.[practice] !== undefined
+        const usual = chosen[name] ? 'chosen here' : `usual in ${solution.practice.label}`
         return (
           <One key={name} data-place={`schools.${name}`}>
             <RadioGroup
@@ -45,13 +46,7 @@ export function Schools({
             >
               <h4>
                 {(only?.length ?? 2) > 1 && school.label}
-                {forced ? (
-                  <small>the practice leaves no choice</small>
-                ) : chosen[name] ? (
-                  <small>chosen here</small>
-                ) : (
-                  <small>usual in {solution.practice.label}</small>
-                )}
+                <small>{forced ? 'the practice leaves no choice' : usual}</small>
               </h4>
               {(['a', 'b'] as const).map((id) => (
                 <Radio key={id} value={id}>

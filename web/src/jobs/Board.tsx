@@ -193,6 +193,11 @@ function UnreadableRow({ row }: { readonly row: BoardRow }) {
   )
 }
 
+const filled = (share: number) => {
+  if (share === 1) return 'all'
+  return share > 0 ? 'some' : undefined
+}
+
 function JobRow({ row }: { readonly row: BoardRow }) {
   if (row.unreadable) return <UnreadableRow row={row} />
   return (
@@ -201,7 +206,7 @@ function JobRow({ row }: { readonly row: BoardRow }) {
         {row.shares.map((share, i) => (
           <span
             key={i}
-            data-share={share === 1 ? 'all' : share > 0 ? 'some' : undefined}
+            data-share={filled(share)}
             data-here={row.stage === boardStages[i] || undefined}
           />
         ))}

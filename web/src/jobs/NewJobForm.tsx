@@ -15,6 +15,9 @@ import { phone } from '../ui/phone'
 
 const longest = { name: 120, address: 300 }
 
+const tooLong = (text: string, most: number) =>
+  text.length > most ? `At most ${most} characters; this has ${text.length}.` : undefined
+
 /** Name, address and practice: enough to begin. What was typed stays until the job is there. */
 export function NewJobForm({ onClose }: { readonly onClose: () => void }) {
   const navigate = useNavigate()
@@ -26,18 +29,9 @@ export function NewJobForm({ onClose }: { readonly onClose: () => void }) {
   const [practice, setPractice] = useState<PracticeName>('uk-ireland')
   const [says, setSays] = useState<string>()
   const [tried, setTried] = useState(false)
-  const nameSays =
-    name.trim() === ''
-      ? tried
-        ? 'The job needs a name.'
-        : undefined
-      : name.length > longest.name
-        ? `At most ${longest.name} characters; this has ${name.length}.`
-        : undefined
-  const addressSays =
-    address.length > longest.address
-      ? `At most ${longest.address} characters; this has ${address.length}.`
-      : undefined
+  const nameless = tried && name.trim() === '' ? 'The job needs a name.' : undefined
+  const nameSays = nameless ?? tooLong(name, longest.name)
+  const addressSays = tooLong(address, longest.address)
   const make = async () => {
     setTried(true)
     if (name.trim() === '' || nameSays || addressSays) return

@@ -149,71 +149,12 @@ export function DischargeRun({
                 {i + 1} {capital(words[piece.kind])}
               </Name>
             </Cell>
-            {piece.kind === 'pipe' ? (
-              <>
-                <Cell head="Material">
-                  <Choice<DischargeMaterial>
-                    label={`Material of piece ${i + 1}`}
-                    value={piece.material}
-                    options={dischargeMaterials.map((id) => ({
-                      id,
-                      text: materialFacts[id].label,
-                    }))}
-                    onChoose={(material) => change(i, { ...piece, material })}
-                  />
-                </Cell>
-                <Cell head="Size">
-                  <Choice<DischargeSize>
-                    label={`Size of piece ${i + 1}`}
-                    value={piece.size}
-                    options={dischargeSizes.map((id) => ({ id, text: id }))}
-                    onChoose={(size) => change(i, { ...piece, size })}
-                  />
-                </Cell>
-                <Cell head="Length" end>
-                  <QuantityCell
-                    label={`Length of piece ${i + 1}`}
-                    measure="length"
-                    {...known(piece.length_m, at('pieces', i, 'length_m'), edit)}
-                  />
-                </Cell>
-                <Cell head="Runs">
-                  <Choice<Pipe['runs']>
-                    label={`How piece ${i + 1} runs`}
-                    value={piece.runs}
-                    options={(Object.keys(runWords) as Pipe['runs'][]).map((id) => ({
-                      id,
-                      text: runWords[id],
-                    }))}
-                    onChoose={(runs) => change(i, { ...piece, runs })}
-                  />
-                </Cell>
-              </>
-            ) : piece.kind === 'tundish' ? (
-              <>
-                <Cell head="In sight">
-                  <Choice
-                    label={`Piece ${i + 1} in sight`}
-                    value={piece.visible}
-                    options={[
-                      { id: 'yes' as const, text: 'in sight' },
-                      { id: 'no' as const, text: 'hidden' },
-                    ]}
-                    onChoose={(visible) => change(i, { ...piece, visible })}
-                  />
-                </Cell>
-                <Cell head="" />
-                <Cell head="" />
-                <Cell head="" />
-              </>
-            ) : (
-              <>
-                <Cell head="" />
-                <Cell head="" />
-                <Cell head="" />
-                <Cell head="" />
-              </>
-            )}
+            <PieceCells
+              piece={piece}
+              number={i + 1}
+              path={at('pieces', i, 'length_m')}
+              onChange={(next) => change(i, next)}
+            />
             <Moves>
               <Button
                 look="text"
@@ -344,6 +285,110 @@ export function DischargeRun({
   )
 }
 
+/** What is asked of one piece; a bend, a valve and a trap are asked nothing more. */
+function PieceCells({
+  piece,
+  number,
+  path,
+  onChange,
+}: {
+  readonly piece: DischargePiece
+  readonly number: number
+  readonly path: readonly (string | number)[]
+  readonly onChange: (piece: DischargePiece) => void
+}) {
+  const { edit } = useJobActions()
+  if (piece.kind === 'pipe')
+    return (
+      <>
+        <Cell head="Material">
+          <Choice<DischargeMaterial>
+            label={`Material of piece ${number}`}
+            value={piece.material}
+            options={dischargeMaterials.map((id) => ({
+              id,
+              text: materialFacts[id].label,
+            }))}
+            onChoose={(material) => onChange({ ...piece, material })}
+          />
+        </Cell>
+        <Cell head="Size">
+          <Choice<DischargeSize>
+            label={`Size of piece ${number}`}
+            value={piece.size}
+            options={dischargeSizes.map((id) => ({ id, text: id }))}
+            onChoose={(size) => onChange({ ...piece, size })}
+          />
+        </Cell>
+        <Cell head="Length" end>
+          <QuantityCell
+            label={`Length of piece ${number}`}
+            measure="length"
+            {...known(piece.length_m, path, edit)}
+          />
+        </Cell>
+        <Cell head="Runs">
+          <Choice<Pipe['runs']>
+            label={`How piece ${number} runs`}
+            value={piece.runs}
+            options={(Object.keys(runWords) as Pipe['runs'][]).map((id) => ({
+              id,
+              text: runWords[id],
+            }))}
+            onChoose={(runs) => onChange({ ...piece, runs })}
+          />
+        </Cell>
+      </>
+    )
+  return (
+    <>
+      {piece.kind === 'tundish' ? (
+        <Cell head="In sight">
+          <Choice
+            label={`Piece ${number} in sight`}
+            value={piece.visible}
+            options={[
+              { id: 'yes' as const, text: 'in sight' },
+              { id: 'no' as const, text: 'hidden' },
+            ]}
+            onChoose={(visible) => onChange({ ...piece, visible })}
+          />
+        </Cell>
+      ) : (
+        <Cell head="" />
+      )}
+      <Cell head="" />
+      <Cell head="" />
+      <Cell head="" />
+    </>
+  )
+}
+
+/** What the practice's table lets the pipe after the tundish have, beside what it has. */
+function ByTable({
+  table,
+  name,
+}: {
+  readonly table: NonNullable<ReliefAnswer['discharge']>['table']
+  readonly name: string
+}) {
+  const { show } = useReadBy()
+  if (!table) return ': the table speaks of the pipe after a tundish.'
+  if (table.permitted_m === undefined) return ': this size is not in the table for such an outlet.'
+  const would_mm = table.would && Math.round(table.would.outsideDiameter_m * 1000)
+  return (
+    <>
+      : {show(table.straight_m, 'length', 2)} with {table.bends} bends of the{' '}
+      <Worked of={`Length the table lets the pipe after the tundish of ${name} have`}>
+        {show(table.permitted_m, 'length', 2)}
+      </Worked>{' '}
+      the table allows
+      {would_mm !== undefined && `; it would take ${would_mm} mm`}. As remembered: check the current
+      edition.
+    </>
+  )
+}
+
 /** The size by the practice's table and by computed pressure, beside each other. */
 function Sizes({ answer: { discharge, valve } }: { readonly answer: ReliefAnswer }) {
   const { solution } = useDesign()
@@ -357,24 +402,8 @@ function Sizes({ answer: { discharge, valve } }: { readonly answer: ReliefAnswer
         <b>By the practice</b>
         {full ? (
           `: never smaller than the valve's outlet, ${valve.outlet ?? 'not read'}.`
-        ) : table ? (
-          table.permitted_m === undefined ? (
-            ': this size is not in the table for such an outlet.'
-          ) : (
-            <>
-              : {show(table.straight_m, 'length', 2)} with {table.bends} bends of the{' '}
-              <Worked of={`Length the table lets the pipe after the tundish of ${valve.name} have`}>
-                {show(table.permitted_m, 'length', 2)}
-              </Worked>{' '}
-              the table allows
-              {table.would ? (
-                <>; it would take {Math.round(table.would.outsideDiameter_m * 1000)} mm</>
-              ) : null}
-              . As remembered: check the current edition.
-            </>
-          )
         ) : (
-          ': the table speaks of the pipe after a tundish.'
+          <ByTable table={table} name={valve.name} />
         )}
       </p>
       <p>

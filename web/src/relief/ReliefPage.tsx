@@ -49,27 +49,25 @@ export function ReliefPage() {
   )
 }
 
+/** What a valve that is there and stays guards; its tag is on Rating plates, not typed again. */
+function guardsOf(part: Part): ReliefValve['guards'] | undefined {
+  if (part.stay === 'goes') return undefined
+  if (part.kind === 'relief-valve') return part.circuit === 'heating' ? 'heating' : 'expansion'
+  const guardsTemperature =
+    part.kind === 'temperature-pressure-valve' && part.circuit === 'hot-water'
+  return guardsTemperature ? 'temperature' : undefined
+}
+
 function AddValves() {
   const { draft, solution } = useDesign()
   const { edit } = useJobActions()
   const { reliefs, heating, hotWater, parts } = draft.document
   const { words } = solution.practice
-  const names: Readonly<Record<ReliefValve['guards'], string>> = {
-    heating: capital(`${words.reliefValve} of the heating`),
-    expansion: `Expansion ${words.reliefValve}`,
-    temperature: capital(words.temperatureRelief),
+  const called: Readonly<Record<ReliefValve['guards'], string>> = {
+    heating: `${words.reliefValve} of the heating`,
+    expansion: `expansion ${words.reliefValve}`,
+    temperature: words.temperatureRelief,
   }
-  // A valve that is there and stays is not typed again: its tag is on Rating plates.
-  const guardsOf = (part: Part): ReliefValve['guards'] | undefined =>
-    part.stay === 'goes'
-      ? undefined
-      : part.kind === 'relief-valve'
-        ? part.circuit === 'heating'
-          ? 'heating'
-          : 'expansion'
-        : part.kind === 'temperature-pressure-valve' && part.circuit === 'hot-water'
-          ? 'temperature'
-          : undefined
   const there = parts.filter(
     (part) => guardsOf(part) !== undefined && !reliefs.some((valve) => valve.name === part.name),
   )
@@ -115,17 +113,12 @@ function AddValves() {
                 edit([
                   {
                     path: ['reliefs', reliefs.length],
-                    value: blankRelief({ id: newId(), name: names[guards], guards }),
+                    value: blankRelief({ id: newId(), name: capital(called[guards]), guards }),
                   },
                 ])
               }
             >
-              Add the{' '}
-              {guards === 'heating'
-                ? `${words.reliefValve} of the heating`
-                : guards === 'expansion'
-                  ? `expansion ${words.reliefValve}`
-                  : words.temperatureRelief}
+              Add the {called[guards]}
             </Button>
           ))}
       </Adds>

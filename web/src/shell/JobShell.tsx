@@ -41,6 +41,9 @@ export function JobShell() {
   )
 }
 
+/** The marks of a tab; whatever is not here is not there yet. */
+const tabMarks: Readonly<Record<string, 'pass' | 'stop'>> = { checked: 'pass', stop: 'stop' }
+
 function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: boolean }) {
   const { draft } = useDesign()
   const { state, judgement } = useStanding()
@@ -98,7 +101,7 @@ function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: 
       <Tabs ref={tabs} aria-label={`Sheets of ${stageNames[stage]}`}>
         {stageSheets[stage].map((id) => {
           const { name, state: at } = judgement.sheets[id]
-          const kind = at === 'checked' ? 'pass' : at === 'stop' ? 'stop' : 'not-yet'
+          const kind = tabMarks[at] ?? 'not-yet'
           const word = {
             checked: 'checked',
             stop: 'stop',

@@ -27,6 +27,13 @@ const fittings: Readonly<Record<StageId, string>> = {
   aftercare: 'M10 14V-10L14 -16H30L34 -10V14ZM17 -16V-21H27V-16M10 8H34',
 }
 
+function howFar({ of, sheets, checked, steps }: Judgement['stages'][number]): string {
+  if (of === 0) return sheets.length === 0 ? 'nothing yet' : 'not asked'
+  if (checked === of) return 'checked'
+  if (steps) return `${steps.done} of ${steps.of} done`
+  return checked === 0 ? 'not begun' : `${checked} of ${of} checked`
+}
+
 /**
  * The riser: seven stages bottom to top, filled with what is checked. Visiting a stage never fills
  * it.
@@ -121,24 +128,12 @@ export function Riser({ judgement, jobId, current }: RiserProps) {
       </Tower>
       {stages.map((stage, i) => {
         const here = stage.id === current
-        const count =
-          stage.of === 0
-            ? stage.sheets.length === 0
-              ? 'nothing yet'
-              : 'not asked'
-            : stage.checked === stage.of
-              ? 'checked'
-              : stage.steps
-                ? `${stage.steps.done} of ${stage.steps.of} done`
-                : stage.checked === 0
-                  ? 'not begun'
-                  : `${stage.checked} of ${stage.of} checked`
         const first: SheetId | undefined =
           stage.sheets.find((id) => judgement.sheets[id].state !== 'invited') ?? stage.sheets[0]
         const label = (
           <>
             <b>{stageNames[stage.id]}</b>
-            <span>{count}</span>
+            <span>{howFar(stage)}</span>
           </>
         )
         return first ? (

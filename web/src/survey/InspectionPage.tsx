@@ -84,13 +84,7 @@ export function InspectionPage() {
         .
       </Answer>
       <VerdictLine>
-        {unsafe > 0 ? (
-          <VerdictChip verdict="stop" word="Stop" />
-        ) : done < items.length ? (
-          <VerdictChip verdict="not-yet" word="Not yet" />
-        ) : (
-          <VerdictChip verdict="pass" word="Walked" />
-        )}
+        {verdictOf(unsafe, done < items.length)}
         <span>
           {count('not-inspected')} not inspected, each with its reason.{' '}
           <Report href={`/api/jobs/${state.id}/inspection.pdf`} target="_blank" rel="noreferrer">
@@ -124,6 +118,12 @@ export function InspectionPage() {
   )
 }
 
+function verdictOf(unsafe: number, more: boolean) {
+  if (unsafe > 0) return <VerdictChip verdict="stop" word="Stop" />
+  if (more) return <VerdictChip verdict="not-yet" word="Not yet" />
+  return <VerdictChip verdict="pass" word="Walked" />
+}
+
 function Item({
   item,
   open,
@@ -138,11 +138,13 @@ function Item({
   const { judgement } = useStanding()
   const { nameOf, dates } = useReadBy()
   const seen = judgement.inspected[item.id]
+  const unseen = next ? 'now' : 'not-yet'
+  const ask = seen ? 'Again' : 'Inspect'
   return (
     <Row data-place={`inspection.${item.id}`} id={`row-inspection.${item.id}`}>
       <div>
         <Mark
-          kind={seen ? marks[seen.body.verdict] : next ? 'now' : 'not-yet'}
+          kind={seen ? marks[seen.body.verdict] : unseen}
           size={19}
           label={seen ? inspectionWords[seen.body.verdict] : 'not inspected yet'}
         />
@@ -169,7 +171,7 @@ function Item({
           ))}
         </span>
         <Button look="text" onPress={toggle} aria-expanded={open}>
-          {open ? 'Close' : seen ? 'Again' : 'Inspect'}
+          {open ? 'Close' : ask}
         </Button>
       </div>
       {open && <InspectForm item={item} done={toggle} />}

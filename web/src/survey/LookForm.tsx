@@ -8,6 +8,12 @@ import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
 import { Photos } from '../ui/Photos'
 
+const fromWords: Readonly<Record<SiteBasis, string>> = {
+  measured: 'Seen',
+  read: 'Told or read',
+  assumed: 'Assumed',
+}
+
 /**
  * A question answered by looking: its answers, a note and a photograph. What is seen is recorded;
  * the last answer stands in the survey.
@@ -27,7 +33,7 @@ export function LookForm({
   const [note, setNote] = useKeptText(`look-note:${question.key}`, seen?.note)
   const [photos, setPhotos] = useState<readonly Evidence[]>([])
   const answer = (id: string) => {
-    const from = basis === 'assumed' ? 'Assumed' : basis === 'read' ? 'Told or read' : 'Seen'
+    const from = fromWords[basis]
     const more = note.trim() === '' ? {} : { note: note.trim() }
     const recordId = record({
       kind: 'looked',

@@ -24,11 +24,8 @@ export function LookRow({
   const seen = draft.document.survey.looked[question.key]
   const record = ofKind(state.records, 'looked').findLast((one) => one.id === seen?.recordId)
   const name = inWords(question.label, solution.practice.words)
-  const from = !seen
-    ? 'not looked at yet'
-    : record
-      ? `${seen.from.toLowerCase()}, ${nameOf(record.by)}, ${dates.dayTime(record.at)}`
-      : seen.from.toLowerCase()
+  const from = seen?.from.toLowerCase() ?? 'not looked at yet'
+  const by = record && seen ? `, ${nameOf(record.by)}, ${dates.dayTime(record.at)}` : ''
   return (
     <li>
       <DialogTrigger>
@@ -39,6 +36,7 @@ export function LookRow({
           </b>
           <small title={seen?.note ?? ''}>
             {from}
+            {by}
             {seen?.note ? `: ${seen.note}` : ''}
             {record?.body.photos
               ? `, ${record.body.photos.length} photo${record.body.photos.length > 1 ? 's' : ''}`

@@ -17,6 +17,12 @@ const circuits = [
   { id: 'main', text: 'Cold main' },
 ] as const
 
+/** The circuit of a kind that hardly ever stands on another. */
+const usualCircuit: Readonly<Partial<Record<PartKind, Part['circuit']>>> = {
+  'reducing-valve': 'main',
+  'temperature-pressure-valve': 'hot-water',
+}
+
 /** Vessels and valves that stand there already, by their tags. */
 export function Parts() {
   const { draft, solution } = useDesign()
@@ -32,12 +38,7 @@ export function Parts() {
           id: newId(),
           name: kindName(kind),
           kind,
-          circuit:
-            kind === 'reducing-valve'
-              ? 'main'
-              : kind === 'temperature-pressure-valve'
-                ? 'hot-water'
-                : 'heating',
+          circuit: usualCircuit[kind] ?? 'heating',
         }),
       },
     ])

@@ -1,3 +1,4 @@
+import type { Finding } from '@hestian/core'
 import { askedOf, placeFields } from '@hestian/core'
 import { useDesign, useStanding } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
@@ -16,6 +17,45 @@ const sections = [
   { id: 'services', name: 'Drains and power' },
 ] as const
 
+interface Counted {
+  readonly open: number
+  readonly fixes: number
+}
+const things = (n: number) => (n === 1 ? 'thing is' : 'things are')
+
+function Said({ stops, open, fixes }: Counted & { readonly stops: boolean }) {
+  if (stops)
+    return (
+      <>
+        Something here <b>stops the work.</b>
+      </>
+    )
+  if (open > 0)
+    return (
+      <>
+        <b>{open}</b> {things(open)} <b>not looked at yet.</b>
+      </>
+    )
+  if (fixes > 0)
+    return (
+      <>
+        The place is seen; <b>{fixes}</b> {things(fixes)} to put right.
+      </>
+    )
+  return (
+    <>
+      The place is seen, and <b>it will do.</b>
+    </>
+  )
+}
+
+function Verdict({ stop, open, fixes }: Counted & { readonly stop: Finding | undefined }) {
+  if (stop) return <VerdictChip verdict="stop" word="Stop" href={`#row-${stop.place}`} />
+  if (open > 0) return <VerdictChip verdict="not-yet" word="Not yet" />
+  if (fixes > 0) return <VerdictChip verdict="fix" word="Look again" />
+  return <VerdictChip verdict="pass" word="Pass" />
+}
+
 /** Where it stands, what breathes there, where its water goes. */
 export function PlacePage() {
   const { draft } = useDesign()
@@ -30,36 +70,10 @@ export function PlacePage() {
   return (
     <SheetPage sheet="place">
       <Answer>
-        {stop ? (
-          <>
-            Something here <b>stops the work.</b>
-          </>
-        ) : open > 0 ? (
-          <>
-            <b>{open}</b> {open === 1 ? 'thing is' : 'things are'} <b>not looked at yet.</b>
-          </>
-        ) : fixes > 0 ? (
-          <>
-            The place is seen; <b>{fixes}</b> {fixes === 1 ? 'thing is' : 'things are'} to put
-            right.
-          </>
-        ) : (
-          <>
-            The place is seen, and <b>it will do.</b>
-          </>
-        )}
+        <Said stops={stop !== undefined} open={open} fixes={fixes} />
       </Answer>
       <VerdictLine>
-        {stop ? (
-          <VerdictChip verdict="stop" word="Stop" href={`#row-${stop.place}`} />
-        ) : open > 0 ? (
-          <VerdictChip verdict="not-yet" word="Not yet" />
-        ) : (
-          <VerdictChip
-            verdict={fixes > 0 ? 'fix' : 'pass'}
-            word={fixes > 0 ? 'Look again' : 'Pass'}
-          />
-        )}
+        <Verdict stop={stop} open={open} fixes={fixes} />
         <span>Not looked at yet is not the same as no. Every answer says what it decides.</span>
       </VerdictLine>
       <Contents />

@@ -1,3 +1,4 @@
+import type { Finding, ReadingsAnswer } from '@hestian/core'
 import { askedOf, burnsGas, closingName, gasFields, waterFields, aOrAn } from '@hestian/core'
 import { useState } from 'react'
 import styled from 'styled-components'
@@ -35,11 +36,7 @@ export function ReadingsPage() {
   const { edit } = useJobActions()
   const { show } = useReadBy()
   const { survey, heating, appliances, hotWater } = draft.document
-  const { coldMainStaticGauge_Pa: main, gasWorkingGauge_Pa: working } = survey
   const answer = solution.readings.applies ? solution.readings.answer : undefined
-  const heat = solution.heat.applies ? solution.heat.answer : undefined
-  const drop = answer?.staticToWorking_Pa
-  const limit = solution.practice.gas.staticToWorkingLimit_Pa
   const gas = appliances.length === 0 || appliances.some((appliance) => burnsGas(appliance.kind))
   const findings = [
     ...judgement.sheets.readings.findings,
@@ -49,59 +46,10 @@ export function ReadingsPage() {
   return (
     <SheetPage sheet="readings" findings={findings}>
       <Answer>
-        {main || working ? (
-          <>
-            {main ? (
-              <>
-                Water stands at <b>{show(main.value, 'water-pressure')}</b>
-                {heat?.main_m3_s !== undefined ? (
-                  <>
-                    {' '}
-                    and gives <b>{show(heat.main_m3_s, 'water-flow')}</b> at the top
-                  </>
-                ) : null}
-              </>
-            ) : (
-              'Water is not read yet'
-            )}
-            ;{' '}
-            {working ? (
-              <>
-                gas works at <b>{show(working.value, 'gas-pressure')}</b>.
-              </>
-            ) : gas ? (
-              'gas is not read yet.'
-            ) : (
-              'no gas here.'
-            )}
-          </>
-        ) : (
-          <>
-            What does the place give? <b>Read it</b>, with the gauge that is in your hand.
-          </>
-        )}
+        <Given gas={gas} />
       </Answer>
       <VerdictLine>
-        {stop ? (
-          <>
-            <VerdictChip verdict="stop" word="Stop" href={`#row-${stop.place}`} />{' '}
-            <span>Everything else waits.</span>
-          </>
-        ) : drop !== undefined && drop >= 0 ? (
-          <>
-            <VerdictChip
-              verdict={drop <= limit ? 'pass' : 'fix'}
-              word={drop <= limit ? 'Pass' : 'Look again'}
-            />{' '}
-            <span>
-              Gas, static to working, falls <b>{show(drop, 'gas-pressure')}</b>; past{' '}
-              {show(limit, 'gas-pressure')} it is the pipe or the regulator. Common practice, no
-              source.
-            </span>
-          </>
-        ) : (
-          <span>Every field takes any unit. It shows what it understood before you use it.</span>
-        )}
+        <Verdict stop={stop} />
       </VerdictLine>
       <Contents />
       <SectionHead>
@@ -130,20 +78,7 @@ export function ReadingsPage() {
       </Ledger>
       {answer && (
         <Prose data-place="survey.closing">
-          {answer.closing.system === 'closed' ? (
-            <>
-              Closed by the {answer.closing.by.map(closingName).join(' and the ')}: heated water
-              cannot go back, so the hot water gets {aOrAn(solution.practice.words.vessel)} of its
-              own.
-            </>
-          ) : answer.closing.system === 'open' ? (
-            'Open: nothing keeps expanding water from going back into the main, and the water company says so too.'
-          ) : (
-            <>
-              Cannot tell yet. Still to look at: {answer.closing.lookAt.map(closingName).join(', ')}
-              . Until then it is designed as closed.
-            </>
-          )}
+          {closingSays(answer.closing, aOrAn(solution.practice.words.vessel))}
         </Prose>
       )}
       {gas && (
@@ -173,7 +108,7 @@ export function ReadingsPage() {
               <LookRow key={question.key} question={question} />
             ))}
           </Ledger>
-          {!working && (
+          {!survey.gasWorkingGauge_Pa && (
             <Prose>
               Not read yet: the design starts from{' '}
               {show(solution.practice.gas.assumedWorking_Pa[survey.fuel], 'gas-pressure')}, in
@@ -190,6 +125,86 @@ export function ReadingsPage() {
 }
 
 const closingWords = { closed: 'closed', open: 'open', 'cannot-tell': 'cannot tell yet' } as const
+
+function closingSays(closing: ReadingsAnswer['closing'], vessel: string): string {
+  switch (closing.system) {
+    case 'closed':
+      return `Closed by the ${closing.by.map(closingName).join(' and the ')}: heated water cannot go back, so the hot water gets ${vessel} of its own.`
+    case 'open':
+      return 'Open: nothing keeps expanding water from going back into the main, and the water company says so too.'
+    case 'cannot-tell':
+      return `Cannot tell yet. Still to look at: ${closing.lookAt.map(closingName).join(', ')}. Until then it is designed as closed.`
+  }
+}
+
+/** What main and gas give, as far as they are read. */
+function Given({ gas }: { readonly gas: boolean }) {
+  const { draft, solution } = useDesign()
+  const { show } = useReadBy()
+  const { coldMainStaticGauge_Pa: main, gasWorkingGauge_Pa: working } = draft.document.survey
+  const heat = solution.heat.applies ? solution.heat.answer : undefined
+  if (!main && !working)
+    return (
+      <>
+        What does the place give? <b>Read it</b>, with the gauge that is in your hand.
+      </>
+    )
+  const unread = gas ? 'gas is not read yet.' : 'no gas here.'
+  return (
+    <>
+      {main ? (
+        <>
+          Water stands at <b>{show(main.value, 'water-pressure')}</b>
+        </>
+      ) : (
+        'Water is not read yet'
+      )}
+      {main && heat?.main_m3_s !== undefined && (
+        <>
+          {' '}
+          and gives <b>{show(heat.main_m3_s, 'water-flow')}</b> at the top
+        </>
+      )}
+      ;{' '}
+      {working ? (
+        <>
+          gas works at <b>{show(working.value, 'gas-pressure')}</b>.
+        </>
+      ) : (
+        unread
+      )}
+    </>
+  )
+}
+
+function Verdict({ stop }: { readonly stop: Finding | undefined }) {
+  const { solution } = useDesign()
+  const { show } = useReadBy()
+  const answer = solution.readings.applies ? solution.readings.answer : undefined
+  const drop = answer?.staticToWorking_Pa
+  const limit = solution.practice.gas.staticToWorkingLimit_Pa
+  if (stop)
+    return (
+      <>
+        <VerdictChip verdict="stop" word="Stop" href={`#row-${stop.place}`} />{' '}
+        <span>Everything else waits.</span>
+      </>
+    )
+  if (drop === undefined || drop < 0)
+    return <span>Every field takes any unit. It shows what it understood before you use it.</span>
+  return (
+    <>
+      <VerdictChip
+        verdict={drop <= limit ? 'pass' : 'fix'}
+        word={drop <= limit ? 'Pass' : 'Look again'}
+      />{' '}
+      <span>
+        Gas, static to working, falls <b>{show(drop, 'gas-pressure')}</b>; past{' '}
+        {show(limit, 'gas-pressure')} it is the pipe or the regulator. Common practice, no source.
+      </span>
+    </>
+  )
+}
 
 /** The vessel is sized on the higher of flow and limit unless the installer says why not. */
 function SizeOn() {

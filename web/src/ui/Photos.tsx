@@ -37,6 +37,7 @@ export function Photos({ label, photos, onChange, most = 12 }: PhotosProps) {
     setBusy(false)
     if (next.length !== photos.length) onChange(next)
   }
+  const ask = photos.length === 0 ? label : 'Another'
   return (
     <Frame data-waiting={waiting || undefined}>
       {photos.map((photo) => (
@@ -49,7 +50,7 @@ export function Photos({ label, photos, onChange, most = 12 }: PhotosProps) {
       {photos.length < most && (
         <Take htmlFor={id}>
           <Camera aria-hidden size={20} strokeWidth={1.7} />
-          <span>{busy ? 'Keeping it …' : photos.length === 0 ? label : 'Another'}</span>
+          <span>{busy ? 'Keeping it …' : ask}</span>
           <input
             id={id}
             type="file"

@@ -166,6 +166,57 @@ function useTyped(
   ]
 }
 
+const fromLabels: Readonly<Record<SiteBasis, string>> = {
+  measured: 'With what',
+  read: 'From where',
+  assumed: 'Why this value',
+}
+
+/** What is wrong with the ends of an assumption's range; both left out is a range too. */
+function rangeRefused(
+  ends: readonly (ReturnType<typeof parseQuantity> | undefined)[],
+): string | undefined {
+  if (ends.every((end) => end === undefined)) return undefined
+  const [from, to] = ends
+  if (from?.outcome !== 'understood' || to?.outcome !== 'understood')
+    return 'Give both ends, each with its unit, or leave both out.'
+  return from.si > to.si ? 'The lower end comes first.' : undefined
+}
+
+interface RangeFieldProps {
+  readonly range: readonly [string, string]
+  readonly onChange: (range: readonly [string, string]) => void
+  /** What was assumed, SI: the usual range about it stands where none is typed. */
+  readonly si: number | undefined
+  readonly measure: Measure
+  readonly says: string | undefined
+}
+
+function RangeField({ range, onChange, si, measure, says }: RangeFieldProps) {
+  const { show } = useReadBy()
+  const usual =
+    si === undefined ? undefined : rangeOf({ value: si, basis: 'assumed', from: '' }, measure)
+  return (
+    <Between>
+      <span>Between</span>
+      <input
+        aria-label="Lowest it may be"
+        value={range[0]}
+        placeholder={usual ? show(usual[0], measure) : ''}
+        onChange={(event) => onChange([event.target.value, range[1]])}
+      />
+      <span>and</span>
+      <input
+        aria-label="Highest it may be"
+        value={range[1]}
+        placeholder={usual ? show(usual[1], measure) : ''}
+        onChange={(event) => onChange([range[0], event.target.value])}
+      />
+      {says && <small role="alert">{says}</small>}
+    </Between>
+  )
+}
+
 /** The editor by itself, for a page that asks one thing at a time. */
 export function QuantityEditor({
   label,
@@ -201,26 +252,18 @@ export function QuantityEditor({
     text.trim() === '' ? undefined : parseQuantity(text, measure, shown),
   )
   const bounds = ends.map((end) => (end?.outcome === 'understood' ? end.si : undefined))
-  const rangeSays =
-    basis !== 'assumed' || ends.every((end) => end === undefined)
-      ? undefined
-      : ends.some((end) => end?.outcome !== 'understood')
-        ? 'Give both ends, each with its unit, or leave both out.'
-        : (bounds[0] ?? 0) > (bounds[1] ?? 0)
-          ? 'The lower end comes first.'
-          : undefined
+  const rangeSays = basis === 'assumed' ? rangeRefused(ends) : undefined
   const parsed = parseQuantity(picked?.text ?? typed, measure, shown)
   const si = parsed.outcome === 'understood' ? parsed.si : undefined
   const asks =
     parsed.outcome === 'understood' && parsed.question !== undefined && confirmed !== typed
       ? parsed.question
       : undefined
+  const touched = tried || typed.length > 0
   const error =
-    parsed.outcome === 'refused' && (tried || typed.length > 0)
+    parsed.outcome === 'ambiguous' || (parsed.outcome === 'refused' && touched)
       ? parsed.says
-      : parsed.outcome === 'ambiguous'
-        ? parsed.says
-        : undefined
+      : undefined
   const finish = (then: (entry: Entry) => void) => {
     setTried(true)
     if (si === undefined || asks || rangeSays) return
@@ -304,37 +347,11 @@ export function QuantityEditor({
         </div>
       </RadioGroup>
       <TextField value={from} onChange={setFrom} maxLength={200}>
-        <Label>
-          {basis === 'measured' ? 'With what' : basis === 'read' ? 'From where' : 'Why this value'}
-        </Label>
+        <Label>{fromLabels[basis]}</Label>
         <Input aria-describedby={hint} />
       </TextField>
       {basis === 'assumed' && (
-        <Between>
-          <span>Between</span>
-          <input
-            aria-label="Lowest it may be"
-            value={range[0]}
-            placeholder={
-              si === undefined
-                ? ''
-                : show(rangeOf({ value: si, basis, from: '' }, measure)[0], measure)
-            }
-            onChange={(event) => setRange([event.target.value, range[1]])}
-          />
-          <span>and</span>
-          <input
-            aria-label="Highest it may be"
-            value={range[1]}
-            placeholder={
-              si === undefined
-                ? ''
-                : show(rangeOf({ value: si, basis, from: '' }, measure)[1], measure)
-            }
-            onChange={(event) => setRange([range[0], event.target.value])}
-          />
-          {rangeSays && <small role="alert">{rangeSays}</small>}
-        </Between>
+        <RangeField range={range} onChange={setRange} si={si} measure={measure} says={rangeSays} />
       )}
       {withPhotos && basis !== 'assumed' && (
         <Photos label="Photograph of the reading" photos={photos} onChange={setPhotos} most={4} />

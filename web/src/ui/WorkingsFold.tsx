@@ -43,7 +43,8 @@ export function WorkingsFold({ workings }: { readonly workings: () => readonly W
       /vessel|tank|All vessels|Hot pressure|everything burning|At /i.test(working.title),
     )
     .slice(0, folded)
-  const shown = open ? all : key.length > 0 ? key : all.slice(0, folded)
+  const few = key.length > 0 ? key : all.slice(0, folded)
+  const shown = open ? all : few
   return (
     <Fold aria-label="Working">
       <h3>Working</h3>

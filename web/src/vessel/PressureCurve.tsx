@@ -18,7 +18,7 @@ import { Button } from '../ui/Button'
 import { DrawingView } from '../ui/DrawingView'
 import { saveFile } from '../ui/saveFile'
 import { useNarrow } from '../ui/useNarrow'
-import { useWorker } from '../work/useWorker'
+import { lastAnswer, useWorker } from '../work/useWorker'
 import { Grid } from '../ui/LadderView'
 import { capital } from '../ui/numbers'
 
@@ -150,12 +150,7 @@ function Nights({
     const timer = setTimeout(() => ask({ kind: 'cycle', plan }), pause_ms)
     return () => clearTimeout(timer)
   }, [ask, plan])
-  const trace =
-    work.state === 'done'
-      ? work.answer.trace
-      : work.state === 'working'
-        ? work.before?.trace
-        : undefined
+  const trace = lastAnswer(work)?.trace
   const drawing = useMemo(
     () =>
       trace &&

@@ -38,7 +38,9 @@ export const AtOutlets = memo(function AtOutlets({
           if (!end) return null
           const wait = waits.get(pipe.id)
           const mixer = mixers.get(end.outlet.id)
-          const given = real?.answer.given.get(pipe.id)
+          const drawn_m3_s = real
+            ? real.answer.given.get(pipe.id)?.flow_m3_s
+            : end.each_m3_s * end.count
           return (
             <Row key={pipe.id} place={`at.${pipe.id}`}>
               <Cell head="Outlet">
@@ -53,11 +55,7 @@ export const AtOutlets = memo(function AtOutlets({
                 )}
               </Figure>
               <Figure head="Draws">
-                {real
-                  ? given
-                    ? show(given.flow_m3_s, 'water-flow')
-                    : 'shut'
-                  : show(end.each_m3_s * end.count, 'water-flow')}
+                {drawn_m3_s === undefined ? 'shut' : show(drawn_m3_s, 'water-flow')}
               </Figure>
               <Figure head="Wait" of={wait ? `Wait at ${end.outlet.name}` : undefined}>
                 {wait ? durationWords(wait.wait_s) : ''}

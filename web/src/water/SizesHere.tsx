@@ -13,7 +13,6 @@ import { Mark } from '../ui/icons'
 export function SizesHere({ answer, id }: { readonly answer: WaterAnswer; readonly id: string }) {
   const { solution } = useDesign()
   const { edit } = useJobActions()
-  const { show } = useReadBy()
   const { practice } = solution
   const pipe = answer.pipes.find((one) => one.id === id)
   const rows = useMemo(() => waterSizesBeside(answer, practice, id), [answer, practice, id])
@@ -29,33 +28,12 @@ export function SizesHere({ answer, id }: { readonly answer: WaterAnswer; readon
       </h3>
       <p>If this length were</p>
       <ol>
-        {rows.map(({ size, current, velocity_m_s, leftGauge_Pa, tooFast, short }) => (
-          <li key={size.name} data-current={current || undefined}>
-            <b>{size.name}</b>
-            <div>
-              <span className="tnum">
-                {show(velocity_m_s, 'velocity')}
-                {leftGauge_Pa === undefined
-                  ? ''
-                  : `, ${show(leftGauge_Pa, 'water-pressure')} at the worst off`}
-              </span>
-              <em data-over={tooFast || short || undefined}>
-                {short
-                  ? 'Stop: too little is left'
-                  : tooFast
-                    ? 'Too fast'
-                    : current
-                      ? 'Pass: as drawn'
-                      : 'Pass'}
-              </em>
-              {!current && (
-                <Button look="text" onPress={() => edit([{ path, value: size.name }])}>
-                  Use it
-                </Button>
-              )}
-            </div>
-            <Mark kind={short ? 'stop' : tooFast ? 'fix' : 'pass'} />
-          </li>
+        {rows.map((row) => (
+          <SizeRow
+            key={row.size.name}
+            row={row}
+            onUse={() => edit([{ path, value: row.size.name }])}
+          />
         ))}
       </ol>
       {!pipe.chosen && (
@@ -68,4 +46,38 @@ export function SizesHere({ answer, id }: { readonly answer: WaterAnswer; readon
       )}
     </SizesFrame>
   )
+}
+
+type SizeBeside = ReturnType<typeof waterSizesBeside>[number]
+
+function SizeRow({ row, onUse }: { readonly row: SizeBeside; readonly onUse: () => void }) {
+  const { show } = useReadBy()
+  const { size, current, velocity_m_s, leftGauge_Pa, tooFast, short } = row
+  const { kind, says } = verdictOf(row)
+  return (
+    <li data-current={current || undefined}>
+      <b>{size.name}</b>
+      <div>
+        <span className="tnum">
+          {show(velocity_m_s, 'velocity')}
+          {leftGauge_Pa === undefined
+            ? ''
+            : `, ${show(leftGauge_Pa, 'water-pressure')} at the worst off`}
+        </span>
+        <em data-over={tooFast || short || undefined}>{says}</em>
+        {!current && (
+          <Button look="text" onPress={onUse}>
+            Use it
+          </Button>
+        )}
+      </div>
+      <Mark kind={kind} />
+    </li>
+  )
+}
+
+function verdictOf({ short, tooFast, current }: SizeBeside) {
+  if (short) return { kind: 'stop', says: 'Stop: too little is left' } as const
+  if (tooFast) return { kind: 'fix', says: 'Too fast' } as const
+  return { kind: 'pass', says: current ? 'Pass: as drawn' : 'Pass' } as const
 }

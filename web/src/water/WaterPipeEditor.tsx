@@ -11,6 +11,11 @@ const fixedEnds = {
   'make-up': 'The make-up of the heating',
 } as const
 
+function endId(end: WaterEnd | null): string {
+  if (end === null) return none
+  return end.kind === 'outlet' ? `outlet:${end.outletId}` : end.kind
+}
+
 /**
  * One water pipe: where it leaves from, how long, how much it rises, its fittings, material and
  * size, and what it ends at.
@@ -32,25 +37,14 @@ export function WaterPipeEditor({
   const at = (key: keyof WaterSegment) => ['water', 'segments', index, key]
   const outlets = draft.document.hotWater?.outlets ?? []
   const place = `water.segments.${index}`
-  const endId =
-    segment.end === null
-      ? none
-      : segment.end.kind === 'outlet'
-        ? `outlet:${segment.end.outletId}`
-        : segment.end.kind
-  const endFor = (next: string): WaterEnd | null =>
-    next === 'heater' || next === 'make-up'
-      ? { kind: next }
-      : next.startsWith('outlet:')
-        ? {
-            kind: 'outlet',
-            outletId: next.slice(7),
-            count:
-              segment.end?.kind === 'outlet'
-                ? segment.end.count
-                : Math.max(1, outlets.find((outlet) => outlet.id === next.slice(7))?.count ?? 1),
-          }
-        : null
+  const endFor = (next: string): WaterEnd | null => {
+    if (next === 'heater' || next === 'make-up') return { kind: next }
+    if (!next.startsWith('outlet:')) return null
+    const outletId = next.slice('outlet:'.length)
+    const there = outlets.find((outlet) => outlet.id === outletId)?.count ?? 1
+    const count = segment.end?.kind === 'outlet' ? segment.end.count : Math.max(1, there)
+    return { kind: 'outlet', outletId, count }
+  }
   return (
     <PipeEditor
       pipes={pipes}
@@ -61,7 +55,7 @@ export function WaterPipeEditor({
         <Choice
           labelled
           label="Ends at"
-          value={endId}
+          value={endId(segment.end)}
           options={[
             { id: none, text: 'A branch' },
             ...outlets.map((outlet) => ({ id: `outlet:${outlet.id}`, text: outlet.name })),

@@ -11,6 +11,14 @@ export type Work<K extends Answered['kind']> =
   | { readonly state: 'done'; readonly answer: Extract<Answered, { kind: K }> }
   | { readonly state: 'broken' }
 
+/** What it answered last: while it works on the next, that of before. */
+export function lastAnswer<K extends Answered['kind']>(
+  work: Work<K>,
+): Extract<Answered, { kind: K }> | undefined {
+  if (work.state === 'done') return work.answer
+  return work.state === 'working' ? work.before : undefined
+}
+
 /**
  * Runs one question at a time in a worker of its own; a new question or `cancel` ends the one under
  * way.
