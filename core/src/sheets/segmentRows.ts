@@ -65,7 +65,7 @@ export function treeFromRows<
   S extends { readonly id: string; readonly name: string; readonly from: string },
 >(
   rows: readonly TableRow[],
-  { source, allowed, material, unit, newId, from }: ReadRows,
+  reads: ReadRows,
   columns: readonly string[],
   finish: (
     shared: SharedSegment,
@@ -80,76 +80,139 @@ export function treeFromRows<
     }
   if (rows.length > mostRows)
     return { ok: false, says: [`${rows.length} rows; at most ${mostRows} pipes are kept.`] }
-  const names = rows.map((row) => row.Pipe?.trim() ?? '')
-  const first = new Map<string, number>()
-  names.forEach((name, i) => {
-    const key = name.toLowerCase()
-    if (!first.has(key)) first.set(key, i)
-  })
-  const ids = names.map(() => newId())
   const says: string[] = []
+  const named = namesOf(rows, reads.newId)
   const read = rows.map((row, i) => {
-    const name = names[i] ?? ''
+    const name = named[i]?.name
     const wrong = (what: string) => {
       says.push(`Row ${i + 1}${name ? `, ${name}` : ''}: ${what}`)
     }
-    if (name === '') wrong('it has no name under Pipe.')
-    else if (first.get(name.toLowerCase()) !== i) wrong('another pipe has this name already.')
-    const start = row.From?.trim() ?? ''
-    const atSource = sameText(start, source) || sameText(start, meterNode)
-    const feeder = first.get(start.toLowerCase())
-    if (!atSource && feeder === undefined)
-      wrong(
-        `it leaves from “${start}”, which is no pipe here. Accepted: ${source}, or the name of a pipe.`,
-      )
-    const length = parseQuantity(row.Length ?? '', 'length', unit)
-    if (length.outcome === 'refused') wrong(`length “${row.Length ?? ''}”. ${length.says}`)
-    else if (length.outcome === 'ambiguous') wrong(`length: ${length.says}`)
-    else if (!(length.si > 0)) wrong('its length is nothing; a pipe has some.')
-    const made = row.Material?.trim()
-      ? allowed.find(
-          (one) =>
-            sameText(materials[one].label, row.Material ?? '') || sameText(one, row.Material ?? ''),
-        )
-      : material
-    if (!made)
-      wrong(
-        `“${row.Material}” is no material here. Accepted: ${allowed.map((one) => materials[one].label).join('; ')}.`,
-      )
-    const size = row.Size?.trim() || null
-    if (size !== null && made && !sizeNamed(made, size))
-      wrong(
-        `${size} is not a size of ${materials[made].label}. Accepted: ${materials[made].sizes.map((one) => one.name).join(', ')}, or nothing to let Hestian choose.`,
-      )
-    const feederId = feeder === undefined ? '' : (ids[feeder] ?? '')
-    return finish(
-      {
-        id: ids[i] ?? newId(),
-        name: name.slice(0, 120),
-        from: atSource ? meterNode : feederId,
-        length_m:
-          length.outcome === 'understood' ? { value: length.si, basis: 'read', from } : null,
-        elbows: countOf(row.Elbows, 'Elbows', wrong),
-        branchTees: countOf(row['Branch tees'], 'Branch tees', wrong),
-        material: made ?? material,
-        size,
-      },
-      row,
-      wrong,
-    )
+    return finish(sharedOf(row, i, named, reads, wrong), row, wrong)
   })
-  const segments = read.map((one) => one.segment)
-  if (says.length === 0) {
-    const feeds = new Set(segments.map((segment) => segment.from))
-    for (const segment of inOrder(segments).unreached)
-      says.push(`${segment.name}: it does not lead back to the ${source}; it is part of a ring.`)
-    for (const { segment, ends } of read)
-      if (ends !== undefined && feeds.has(segment.id))
-        says.push(
-          `${segment.name}: ${ends} hangs on it and pipes branch off it. Let that have a pipe of its own.`,
-        )
+  if (says.length === 0) says.push(...shapeRefused(read, reads.source))
+  return says.length > 0
+    ? { ok: false, says }
+    : { ok: true, segments: read.map((one) => one.segment) }
+}
+
+/** A row's name, the id its pipe gets, and whether it is the first of that name. */
+interface NamedRow {
+  readonly name: string
+  /** The name as others are compared with it. */
+  readonly key: string
+  readonly id: string
+  readonly first: boolean
+}
+
+function namesOf(rows: readonly TableRow[], newId: () => string): readonly NamedRow[] {
+  const seen = new Set<string>()
+  return rows.map((row) => {
+    const name = row.Pipe?.trim() ?? ''
+    const key = name.toLowerCase()
+    const first = !seen.has(key)
+    seen.add(key)
+    return { name, key, id: newId(), first }
+  })
+}
+
+function sharedOf(
+  row: TableRow,
+  i: number,
+  named: readonly NamedRow[],
+  reads: ReadRows,
+  wrong: Wrong,
+): SharedSegment {
+  const { name = '', id = reads.newId(), first = true } = named[i] ?? {}
+  if (name === '') wrong('it has no name under Pipe.')
+  else if (!first) wrong('another pipe has this name already.')
+  const from = leavesFrom(row, named, reads.source, wrong)
+  const length_m = lengthOf(row, reads, wrong)
+  const { material, size } = madeOf(row, reads, wrong)
+  return {
+    id,
+    name: name.slice(0, 120),
+    from,
+    length_m,
+    elbows: countOf(row.Elbows, 'Elbows', wrong),
+    branchTees: countOf(row['Branch tees'], 'Branch tees', wrong),
+    material,
+    size,
   }
-  return says.length > 0 ? { ok: false, says } : { ok: true, segments }
+}
+
+function leavesFrom(
+  row: TableRow,
+  named: readonly NamedRow[],
+  source: string,
+  wrong: Wrong,
+): string {
+  const start = row.From?.trim() ?? ''
+  if (sameText(start, source) || sameText(start, meterNode)) return meterNode
+  const key = start.toLowerCase()
+  const feeder = named.find((one) => one.key === key)
+  if (!feeder)
+    wrong(
+      `it leaves from “${start}”, which is no pipe here. Accepted: ${source}, or the name of a pipe.`,
+    )
+  return feeder?.id ?? ''
+}
+
+function lengthOf(
+  row: TableRow,
+  { unit, from }: ReadRows,
+  wrong: Wrong,
+): SharedSegment['length_m'] {
+  const length = parseQuantity(row.Length ?? '', 'length', unit)
+  if (length.outcome === 'refused') wrong(`length “${row.Length ?? ''}”. ${length.says}`)
+  else if (length.outcome === 'ambiguous') wrong(`length: ${length.says}`)
+  else if (!(length.si > 0)) wrong('its length is nothing; a pipe has some.')
+  return length.outcome === 'understood' ? { value: length.si, basis: 'read', from } : null
+}
+
+function madeOf(
+  row: TableRow,
+  { allowed, material }: ReadRows,
+  wrong: Wrong,
+): Pick<SharedSegment, 'material' | 'size'> {
+  const written = row.Material?.trim() ?? ''
+  const made =
+    written === ''
+      ? material
+      : allowed.find((one) => sameText(materials[one].label, written) || sameText(one, written))
+  if (!made)
+    wrong(
+      `“${row.Material}” is no material here. Accepted: ${allowed.map((one) => materials[one].label).join('; ')}.`,
+    )
+  const size = row.Size?.trim() || null
+  if (size !== null && made && !sizeNamed(made, size))
+    wrong(
+      `${size} is not a size of ${materials[made].label}. Accepted: ${materials[made].sizes.map((one) => one.name).join(', ')}, or nothing to let Hestian choose.`,
+    )
+  return { material: made ?? material, size }
+}
+
+/** What is wrong with the whole: a ring, or something that hangs on a pipe that branches. */
+function shapeRefused(
+  read: readonly {
+    readonly segment: { readonly id: string; readonly name: string; readonly from: string }
+    readonly ends: string | undefined
+  }[],
+  source: string,
+): readonly string[] {
+  const segments = read.map((one) => one.segment)
+  const feeds = new Set(segments.map((segment) => segment.from))
+  return [
+    ...inOrder(segments).unreached.map(
+      ({ name }) => `${name}: it does not lead back to the ${source}; it is part of a ring.`,
+    ),
+    ...read.flatMap(({ segment, ends }) =>
+      ends !== undefined && feeds.has(segment.id)
+        ? [
+            `${segment.name}: ${ends} hangs on it and pipes branch off it. Let that have a pipe of its own.`,
+          ]
+        : [],
+    ),
+  ]
 }
 
 /** A whole number of fittings out of a cell; none where it is empty. */

@@ -1,15 +1,7 @@
-import { tradeDensity_kg_m3, tradeSpecificHeat_J_kgK } from './heating'
-import type { StoreEnergy, StoreModel } from './store'
+import type { DrawOutlet, HotSource, Running, Seen } from './hotSources'
+import { runningSource } from './hotSources'
+import type { StoreModel } from './store'
 import { Store } from './store'
-
-export interface DrawOutlet {
-  readonly id: string
-  readonly name: string
-  /** Mixed flow with the tap open. */
-  readonly flow_m3_s: number
-  /** Temperature wanted at the outlet. */
-  readonly wantedTemp_K: number
-}
 
 export interface DrawEvent {
   readonly outletId: string
@@ -18,22 +10,6 @@ export interface DrawEvent {
   /** How many of the outlet; one when absent. */
   readonly open?: number
 }
-
-/** Where the hot water comes from: a store, or a heater that heats it as it runs. */
-export type HotSource =
-  | {
-      readonly kind: 'store'
-      readonly store: StoreModel
-      readonly startTemp_K: number
-      readonly boiler_W: number
-    }
-  | {
-      readonly kind: 'instantaneous'
-      readonly power_W: number
-      readonly setTemp_K: number
-      readonly coldTemp_K: number
-      readonly leastFlow_m3_s: number
-    }
 
 export interface DrawOffModel {
   readonly source: HotSource
@@ -64,13 +40,7 @@ export interface DrawSample {
   readonly outlets: readonly (OutletSample | undefined)[]
 }
 
-export interface Reheat {
-  readonly from_s: number
-  readonly took_s: number
-  readonly topAbove_K: number
-}
-
-export interface DrawOffResult {
+export interface DrawOffResult extends Omit<Seen, 'gained_J'> {
   readonly samples: readonly DrawSample[]
   /**
    * By outlet: when it first ran below the usable temperature, after how long open, and its
@@ -85,17 +55,9 @@ export interface DrawOffResult {
     readonly hottestSource_K: number
     /** Least part of its own flow that the main left it. */ readonly leastFlowRatio: number
   }[]
-  readonly reheats: readonly Reheat[]
-  readonly hottestTop_K: number
-  /** Greatest difference of top and bottom at the end of a reheat. */
-  readonly greatestLayer_K: number
-  /** Time the building went without heat because hot water was first. */
-  readonly heatingWaits_s: number
-  readonly energy: StoreEnergy
   readonly balanceError: number
 }
 
-const heat_J_m3K = tradeDensity_kg_m3 * tradeSpecificHeat_J_kgK
 const mostSamples = 1400
 
 /**
@@ -104,124 +66,89 @@ const mostSamples = 1400
  * Source: sources.layeredStore, sources.heatBalance.
  */
 export function simulateDraws(model: DrawOffModel, tell?: (share: number) => void): DrawOffResult {
-  const store =
-    model.source.kind === 'store'
-      ? new Store(model.source.store, model.source.startTemp_K)
-      : undefined
-  const cold_K =
-    model.source.kind === 'store' ? model.source.store.coldTemp_K : model.source.coldTemp_K
-  const started_J = store?.stored_J ?? 0
+  const source = runningSource(model)
   const steps = Math.ceil(model.length_s / model.step_s)
   const every = Math.max(1, Math.ceil(steps / mostSamples))
   const openAt = openings(model, steps)
-  const outlets = model.outlets.map(() => ({
-    fellAt_s: undefined as number | undefined,
+  const tallies = model.outlets.map((): Tally => ({
     ran_s: 0,
     ranUsable_s: 0,
-    coldest_K: undefined as number | undefined,
     hottestSource_K: 0,
     leastFlowRatio: 1,
   }))
   const samples: DrawSample[] = []
-  const reheats: Reheat[] = []
-  let [direct_J, directDrawn_J, hottestTop_K, greatestLayer_K, heatingWaits_s] = [
-    0,
-    0,
-    store?.top_K ?? 0,
-    0,
-    0,
-  ]
-  let firingSince: number | undefined
   for (let step = 0; step < steps; step++) {
     const at_s = step * model.step_s
     const running = openAt(step)
-    const wanted_m3_s = running.reduce(
-      (sum, [i, open]) => sum + open * (model.outlets[i]?.flow_m3_s ?? 0),
-      0,
-    )
-    const cut =
-      model.mainLimit_m3_s !== undefined && wanted_m3_s > model.mainLimit_m3_s
-        ? model.mainLimit_m3_s / wanted_m3_s
-        : 1
-    const source_K = store ? store.top_K : instantTemp_K(model, running, cut)
+    const cut = leftByMain(model, running)
+    const source_K = source.temp_K(running, cut)
     let hot_m3_s = 0
-    const now = new Array<OutletSample | undefined>(model.outlets.length)
+    const outlets = new Array<OutletSample | undefined>(model.outlets.length)
     for (const [i, open] of running) {
       const outlet = model.outlets[i]
-      const tally = outlets[i]
+      const tally = tallies[i]
       if (!outlet || !tally) continue
-      const ratio =
-        source_K <= outlet.wantedTemp_K ? 1 : (outlet.wantedTemp_K - cold_K) / (source_K - cold_K)
       const temp_K = Math.min(source_K, outlet.wantedTemp_K)
-      hot_m3_s += Math.max(0, ratio) * open * outlet.flow_m3_s * cut
-      now[i] = { temp_K, flow_m3_s: open * outlet.flow_m3_s * cut }
-      tally.ran_s += model.step_s
-      tally.leastFlowRatio = Math.min(tally.leastFlowRatio, cut)
-      if (temp_K >= model.usableTemp_K) tally.ranUsable_s += model.step_s
-      else tally.fellAt_s ??= at_s
-      tally.coldest_K = Math.min(tally.coldest_K ?? Infinity, temp_K)
-      tally.hottestSource_K = Math.max(tally.hottestSource_K, source_K)
+      hot_m3_s += hotRatio(outlet, source_K, source.coldTemp_K) * open * outlet.flow_m3_s * cut
+      outlets[i] = { temp_K, flow_m3_s: open * outlet.flow_m3_s * cut }
+      count(tally, model, { at_s, temp_K, source_K, cut })
     }
-    let power_W = hot_m3_s * heat_J_m3K * (source_K - cold_K)
-    if (store && model.source.kind === 'store') {
-      const free_W = model.heating.priority
-        ? model.source.boiler_W
-        : Math.max(0, model.source.boiler_W - model.heating.load_W)
-      power_W = store.advance(model.step_s, hot_m3_s, free_W).power_W
-      if (power_W > 0 && model.heating.priority && model.heating.load_W > 0)
-        heatingWaits_s += model.step_s
-      hottestTop_K = Math.max(hottestTop_K, store.top_K)
-      if (store.isFiring) firingSince ??= at_s
-      else if (firingSince !== undefined) {
-        reheats.push({
-          from_s: firingSince,
-          took_s: at_s - firingSince,
-          topAbove_K: store.top_K - store.bottom_K,
-        })
-        greatestLayer_K = Math.max(greatestLayer_K, store.top_K - store.bottom_K)
-        firingSince = undefined
-      }
-    } else {
-      direct_J += power_W * model.step_s
-      directDrawn_J += power_W * model.step_s
-      hottestTop_K = Math.max(hottestTop_K, running.length > 0 ? source_K : 0)
-    }
+    const power_W = source.advance(at_s, { hot_m3_s, source_K, running })
     if (step % every === 0) {
-      const middle = store?.temps_K[Math.floor(store.model.nodes / 2)] ?? source_K
-      samples.push({
-        at_s,
-        top_K: store?.top_K ?? source_K,
-        middle_K: middle,
-        bottom_K: store?.bottom_K ?? source_K,
-        power_W,
-        outlets: now,
-      })
+      samples.push({ at_s, ...source.layers(source_K), power_W, outlets })
       tell?.(step / steps)
     }
   }
-  const energy = store
-    ? store.energies
-    : { heated_J: direct_J, drawn_J: directDrawn_J, lost_J: 0, loop_J: 0 }
-  const gained_J = store ? store.stored_J - started_J : 0
-  const out_J = energy.drawn_J + energy.lost_J + energy.loop_J + gained_J
+  const { gained_J, ...seen } = source.seen()
+  const { heated_J, drawn_J, lost_J, loop_J } = seen.energy
+  const out_J = drawn_J + lost_J + loop_J + gained_J
   return {
+    ...seen,
     samples,
-    reheats,
-    hottestTop_K,
-    greatestLayer_K,
-    heatingWaits_s,
-    energy,
-    balanceError: Math.abs(energy.heated_J - out_J) / Math.max(energy.heated_J, energy.drawn_J, 1),
-    outlets: outlets.map(({ fellAt_s, coldest_K, ...tally }, i) => ({
-      id: model.outlets[i]?.id ?? '',
-      ...tally,
-      ...(fellAt_s === undefined ? {} : { fellAt_s }),
-      ...(coldest_K === undefined ? {} : { coldest_K }),
-    })),
+    balanceError: Math.abs(heated_J - out_J) / Math.max(heated_J, drawn_J, 1),
+    outlets: tallies.map((tally, i) => ({ id: model.outlets[i]?.id ?? '', ...tally })),
   }
 }
 
-type Running = readonly (readonly [outlet: number, open: number])[]
+type Tally = { -readonly [K in keyof Tallied]: Tallied[K] }
+type Tallied = Omit<DrawOffResult['outlets'][number], 'id'>
+
+/** The part of the wanted flow that the main gives with all of it running. */
+function leftByMain({ outlets, mainLimit_m3_s }: DrawOffModel, running: Running): number {
+  if (mainLimit_m3_s === undefined) return 1
+  const wanted_m3_s = running.reduce(
+    (sum, [i, open]) => sum + open * (outlets[i]?.flow_m3_s ?? 0),
+    0,
+  )
+  return wanted_m3_s > mainLimit_m3_s ? mainLimit_m3_s / wanted_m3_s : 1
+}
+
+/** How much of a mixed flow is hot; all of it where the source is no hotter than is wanted. */
+const hotRatio = ({ wantedTemp_K }: DrawOutlet, source_K: number, cold_K: number): number =>
+  source_K <= wantedTemp_K ? 1 : Math.max(0, (wantedTemp_K - cold_K) / (source_K - cold_K))
+
+function count(
+  tally: Tally,
+  { step_s, usableTemp_K }: DrawOffModel,
+  {
+    at_s,
+    temp_K,
+    source_K,
+    cut,
+  }: {
+    readonly at_s: number
+    readonly temp_K: number
+    readonly source_K: number
+    readonly cut: number
+  },
+): void {
+  tally.ran_s += step_s
+  tally.leastFlowRatio = Math.min(tally.leastFlowRatio, cut)
+  if (temp_K >= usableTemp_K) tally.ranUsable_s += step_s
+  else tally.fellAt_s ??= at_s
+  tally.coldest_K = Math.min(tally.coldest_K ?? Infinity, temp_K)
+  tally.hottestSource_K = Math.max(tally.hottestSource_K, source_K)
+}
 
 /**
  * Which outlets are open at a step and how many of each, found by events and not by trying each
@@ -253,29 +180,6 @@ function openings(model: DrawOffModel, steps: number): (step: number) => Running
     }
     return now
   }
-}
-
-/**
- * What a heater without a store gives: its setting, or what its power makes of the hot flow; cold
- * below its least flow.
- */
-function instantTemp_K(model: DrawOffModel, running: Running, cut: number): number {
-  if (model.source.kind !== 'instantaneous') return 0
-  const { power_W, setTemp_K, coldTemp_K, leastFlow_m3_s } = model.source
-  const sumOf = (each: (outlet: DrawOutlet) => number) =>
-    running.reduce((sum, [i, open]) => {
-      const outlet = model.outlets[i]
-      return outlet ? sum + open * cut * each(outlet) : sum
-    }, 0)
-  const heat_W = sumOf(
-    (outlet) =>
-      outlet.flow_m3_s * heat_J_m3K * (Math.min(outlet.wantedTemp_K, setTemp_K) - coldTemp_K),
-  )
-  const all_m3_s = sumOf((outlet) => outlet.flow_m3_s)
-  if (all_m3_s < leastFlow_m3_s) return coldTemp_K
-  // It holds its setting while the heat asked for is there; past it the mixing valves are full hot
-  // and the temperature falls.
-  return heat_W <= power_W ? setTemp_K : coldTemp_K + power_W / (all_m3_s * heat_J_m3K)
 }
 
 /**

@@ -6,6 +6,7 @@ import { atMost } from '../../answer/expect'
 import type { Simultaneous } from '../../methods/demand/simultaneous'
 import {
   outletFlow_m3_s,
+  usualFlow_m3_s,
   simultaneousByScenario,
   heaterDemandByUnits,
 } from '../../methods/demand/simultaneous'
@@ -28,6 +29,7 @@ import type { Missing, Sheet } from '../../answer/sheet'
 import { coldestTemp_K } from '../../job/coldestTemp'
 import { loadOf_m3_s } from '../../job/gasLoad'
 import { mainOf } from '../../job/main'
+import { valueOr } from '../../job/valueOr'
 import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
 import { zoneLoad_W } from '../../job/zoneLoad'
 import { storeSetting_K } from '../../job/storeSetting'
@@ -53,17 +55,12 @@ export function optionFigures(
   hasHotWater: boolean,
 ): { readonly figures: OptionFigures | undefined; readonly missing: readonly string[] } {
   const stored =
-    option.kind !== 'combination' &&
-    (option.kind !== 'cascade' || (option.store_m3?.value ?? 0) > 0)
+    option.kind !== 'combination' && (option.kind !== 'cascade' || valueOr(option.store_m3, 0) > 0)
   const burnerInStore = option.kind === 'storage-heater'
-  const missing = [
-    ...(hasHotWater && !option.hotWater_W ? ['hot water output'] : []),
-    ...(hasHotWater && stored && !option.store_m3 ? ['store volume'] : []),
-    ...(hasHotWater && stored && !burnerInStore && !option.coil_W ? ['coil rating'] : []),
-    ...(!hasHotWater && !option.heating_W ? ['heating output'] : []),
-  ]
+  const hasCoil = stored && !burnerInStore
+  const missing = missingOf(option, { hasHotWater, stored, hasCoil })
   if (missing.length > 0) return { figures: undefined, missing }
-  const whole = (value: { readonly value: number } | null) => (value?.value ?? 0) * option.units
+  const whole = (value: { readonly value: number } | null) => valueOr(value, 0) * option.units
   const output_W = Math.max(whole(option.hotWater_W), whole(option.heating_W))
   return {
     missing,
@@ -71,14 +68,28 @@ export function optionFigures(
       input_W: option.input_W ? whole(option.input_W) : output_W / usualEfficiency,
       hotWater_W: whole(option.hotWater_W),
       heating_W: burnerInStore ? 0 : whole(option.heating_W ?? option.hotWater_W),
-      leastOutput_W: option.leastOutput_W?.value ?? 0,
-      store_m3: stored ? (option.store_m3?.value ?? 0) : 0,
-      coil_W: burnerInStore || !stored ? undefined : option.coil_W?.value,
-      standingLoss_W: stored ? (option.standingLoss_W?.value ?? 0) : 0,
+      leastOutput_W: valueOr(option.leastOutput_W, 0),
+      store_m3: stored ? valueOr(option.store_m3, 0) : 0,
+      coil_W: hasCoil ? option.coil_W?.value : undefined,
+      standingLoss_W: stored ? valueOr(option.standingLoss_W, 0) : 0,
       burnerInStore,
     },
   }
 }
+
+const missingOf = (
+  option: HeatOption,
+  {
+    hasHotWater,
+    stored,
+    hasCoil,
+  }: { readonly hasHotWater: boolean; readonly stored: boolean; readonly hasCoil: boolean },
+): readonly string[] => [
+  ...(hasHotWater && !option.hotWater_W ? ['hot water output'] : []),
+  ...(hasHotWater && stored && !option.store_m3 ? ['store volume'] : []),
+  ...(hasHotWater && hasCoil && !option.coil_W ? ['coil rating'] : []),
+  ...(!hasHotWater && !option.heating_W ? ['heating output'] : []),
+]
 
 /** Cold water that nobody has measured. Assumed. */
 const usualCold_K = 283.15
@@ -113,54 +124,17 @@ export function heatSheet(document: JobDocument, practice: Practice): Sheet<Heat
     (sum, zone) => sum + (zone.heat.by === 'estimate' ? zoneLoad_W(zone) : 0),
     0,
   )
-  // What only draws cold loads the main; the heater is held against the rest.
-  const heated = hotWater?.outlets.filter((outlet) => drawsHot(outlet.kind)) ?? []
-  const storeTemp_K = storeSetting_K(document, practice)
-  const cold_K = coldestTemp_K(document)
-  const shower = hotWater?.outlets.find((outlet) => outlet.kind === 'shower')
-  const mixedTemp_K = shower?.temp_K?.value ?? practice.hotWater.mixedTemp_K
-  const simultaneous = hotWater
-    ? wantedAtOnce(heated, hotWater.scenario, document, practice, {
-        coldTemp_K: cold_K ?? usualCold_K,
-        mixedTemp_K,
-        hotTemp_K: storeTemp_K,
-      })
-    : undefined
-  const wanted_m3_s = simultaneous && simultaneous.by !== 'not-covered' ? simultaneous.flow_m3_s : 0
-  const conditions: ComparisonConditions | undefined =
-    cold_K === undefined && hotWater
-      ? undefined
-      : {
-          coldTemp_K: cold_K ?? usualCold_K,
-          storeTemp_K,
-          mixedTemp_K,
-          wanted_m3_s,
-          shower_m3_s: shower ? outletFlow_m3_s(shower) : 9 / 60000,
-          flowTemp_K: heat.flowTemp_K?.value ?? practice.hotWater.flowTemp_K,
-          roomTemp_K,
-          load_W,
-          ...(document.survey.incomingWarmestTemp_K
-            ? { warmTemp_K: document.survey.incomingWarmestTemp_K.value }
-            : {}),
-        }
-  const curve = mainOf(document)
-  const wantedGauge_Pa = hotWater?.wantedGauge_Pa?.value ?? practice.hotWater.wantedGauge_Pa
-  const left_Pa =
-    wantedGauge_Pa + 1000 * gravity_m_s2 * (document.survey.topOutletHeight_m?.value ?? 0)
-  const options = heat.options.map((option) => answerOption(document, practice, option, conditions))
+  const demand = demandOf(document, practice, load_W)
+  const options = heat.options.map((option) =>
+    answerOption(document, practice, option, demand.conditions),
+  )
   const answer: HeatAnswer = {
     load_W,
     estimated_W,
-    conditions,
-    simultaneous,
-    wanted_m3_s,
-    curve,
-    wantedGauge_Pa,
-    left_Pa,
-    storeTemp_K,
+    ...demand,
+    ...mainGives(document, practice),
     options,
     chosen: options.find((one) => one.option.id === heat.chosen?.optionId),
-    main_m3_s: curve ? mainFlow_m3_s(curve, left_Pa) : undefined,
     suggestedHeating_W: load_W * heatingReserve,
     mild_W: load_W * mildRatio,
   }
@@ -173,6 +147,65 @@ export function heatSheet(document: JobDocument, practice: Practice): Sheet<Heat
   }
 }
 
+/** What is drawn at once, and the temperatures and flows that the options are held against. */
+function demandOf(
+  document: JobDocument,
+  practice: Practice,
+  load_W: number,
+): Pick<HeatAnswer, 'simultaneous' | 'wanted_m3_s' | 'storeTemp_K' | 'conditions'> {
+  const { heat, hotWater, survey } = document
+  const outlets = hotWater?.outlets ?? []
+  const storeTemp_K = storeSetting_K(document, practice)
+  const cold_K = coldestTemp_K(document)
+  const coldTemp_K = cold_K ?? usualCold_K
+  const shower = outlets.find((outlet) => outlet.kind === 'shower')
+  const mixedTemp_K = valueOr(shower?.temp_K, practice.hotWater.mixedTemp_K)
+  // What only draws cold loads the main; the heater is held against the rest.
+  const heated = outlets.filter((outlet) => drawsHot(outlet.kind))
+  const temps = { coldTemp_K, mixedTemp_K, hotTemp_K: storeTemp_K }
+  const simultaneous =
+    hotWater && wantedAtOnce(heated, hotWater.scenario, document, practice, temps)
+  const wanted_m3_s = simultaneous && simultaneous.by !== 'not-covered' ? simultaneous.flow_m3_s : 0
+  const warmTemp_K = survey.incomingWarmestTemp_K?.value
+  const conditions: ComparisonConditions = {
+    coldTemp_K,
+    storeTemp_K,
+    mixedTemp_K,
+    wanted_m3_s,
+    shower_m3_s: shower ? outletFlow_m3_s(shower) : usualFlow_m3_s.shower,
+    flowTemp_K: valueOr(heat.flowTemp_K, practice.hotWater.flowTemp_K),
+    roomTemp_K,
+    load_W,
+    ...(warmTemp_K === undefined ? {} : { warmTemp_K }),
+  }
+  return {
+    simultaneous: simultaneous ?? undefined,
+    wanted_m3_s,
+    storeTemp_K,
+    conditions: hotWater && cold_K === undefined ? undefined : conditions,
+  }
+}
+
+/** What the main gives at the highest outlet, with the pressure wanted there left. */
+function mainGives(
+  document: JobDocument,
+  practice: Practice,
+): Pick<HeatAnswer, 'curve' | 'wantedGauge_Pa' | 'left_Pa' | 'main_m3_s'> {
+  const curve = mainOf(document)
+  const wantedGauge_Pa = valueOr(
+    document.hotWater?.wantedGauge_Pa,
+    practice.hotWater.wantedGauge_Pa,
+  )
+  const height_m = valueOr(document.survey.topOutletHeight_m, 0)
+  const left_Pa = wantedGauge_Pa + 1000 * gravity_m_s2 * height_m
+  return {
+    curve,
+    wantedGauge_Pa,
+    left_Pa,
+    main_m3_s: curve ? mainFlow_m3_s(curve, left_Pa) : undefined,
+  }
+}
+
 function answerOption(
   document: JobDocument,
   practice: Practice,
@@ -181,56 +214,49 @@ function answerOption(
 ): OptionAnswer {
   const { figures, missing } = optionFigures(option, document.hotWater !== null)
   const gas = fuelGases[practice.name][document.survey.fuel]
-  const others = {
-    ...document,
-    appliances: burningBeside(document.appliances),
-  }
-  const gas_m3_s = loadOf_m3_s(others) + (figures?.input_W ?? 0) / gas.grossHeat_J_m3
-  if (!figures) return { option, figures, missing, comparison: undefined, gas_m3_s }
-  const length_m = document.survey.gasDistance_m?.value
-  const working_Pa =
-    document.survey.gasWorkingGauge_Pa?.value ??
-    practice.gas.assumedWorking_Pa[document.survey.fuel]
-  const gasPipe =
-    length_m === undefined
-      ? undefined
-      : chooseSizes(
-          [
-            {
-              id: 'one',
-              from: 'meter',
-              length_m,
-              elbows: 4,
-              branchTees: 0,
-              material: practice.gas.material,
-              load_W: figures.input_W,
-              dropAllowed_Pa: practice.gas.allowance_Pa,
-            },
-          ],
-          {
-            method: practice.gas.method,
-            gas,
-            meterGauge_Pa: working_Pa,
-            atmosphere_Pa: siteAtmosphere_Pa(document),
-          },
-        )?.get('one')?.name
-  const comparison =
-    conditions && document.hotWater ? compareOption(figures, conditions) : undefined
-  const through_m3_s = conditions?.wanted_m3_s ?? 0
-  const copper = materials[practice.hotWater.feedMaterial].sizes
-  const coldPipe =
-    through_m3_s > 0
-      ? copper.find((size) => through_m3_s / circleArea_m2(size.bore_m) <= feedSpeed_m_s)?.name
-      : undefined
+  const beside_m3_s = loadOf_m3_s({ ...document, appliances: burningBeside(document.appliances) })
+  if (!figures) return { option, figures, missing, comparison: undefined, gas_m3_s: beside_m3_s }
+  const gasPipe = gasPipeTo(document, practice, figures.input_W)
+  const coldPipe = coldPipeFor(practice, conditions?.wanted_m3_s ?? 0)
   return {
     option,
     figures,
     missing,
-    comparison,
-    gas_m3_s,
+    comparison: conditions && document.hotWater ? compareOption(figures, conditions) : undefined,
+    gas_m3_s: beside_m3_s + figures.input_W / gas.grossHeat_J_m3,
     ...(gasPipe ? { gasPipe } : {}),
     ...(coldPipe ? { coldPipe } : {}),
   }
+}
+
+/** Size of a pipe of its own from the meter to the option, four elbows on the way. */
+function gasPipeTo(document: JobDocument, practice: Practice, input_W: number): string | undefined {
+  const { gasDistance_m, gasWorkingGauge_Pa, fuel } = document.survey
+  if (!gasDistance_m) return undefined
+  const pipe = {
+    id: 'one',
+    from: 'meter',
+    length_m: gasDistance_m.value,
+    elbows: 4,
+    branchTees: 0,
+    material: practice.gas.material,
+    load_W: input_W,
+    dropAllowed_Pa: practice.gas.allowance_Pa,
+  }
+  const sizes = chooseSizes([pipe], {
+    method: practice.gas.method,
+    gas: fuelGases[practice.name][fuel],
+    meterGauge_Pa: valueOr(gasWorkingGauge_Pa, practice.gas.assumedWorking_Pa[fuel]),
+    atmosphere_Pa: siteAtmosphere_Pa(document),
+  })
+  return sizes?.get(pipe.id)?.name
+}
+
+/** The smallest cold pipe in which the wanted flow stays slow enough. */
+function coldPipeFor(practice: Practice, through_m3_s: number): string | undefined {
+  if (through_m3_s <= 0) return undefined
+  const { sizes } = materials[practice.hotWater.feedMaterial]
+  return sizes.find((size) => through_m3_s / circleArea_m2(size.bore_m) <= feedSpeed_m_s)?.name
 }
 
 function missingForHeat(document: JobDocument, practice: Practice, answer: HeatAnswer): Missing[] {

@@ -60,8 +60,139 @@ export function freezing(document: JobDocument): readonly ReadingsFinding[] {
   ]
 }
 
+/** What a pressure may differ by and still be the same one, written another way. */
+const rounding_Pa = 0.001
+
 /** Distance of the running points from one curve at which they are read again. Assumed. */
 const scatterLimit = 0.25
+
+interface Read {
+  readonly document: JobDocument
+  readonly practice: Practice
+  readonly answer: ReadingsAnswer
+}
+
+const find = (
+  id: ReadingsFinding['id'],
+  severity: Severity,
+  place: string,
+  source: Source,
+  figures: Record<string, number> = {},
+  names: readonly string[] = [],
+): ReadingsFinding => ({ id, severity, place: `survey.${place}`, source, figures, names })
+
+const gasSmell = ({ document }: Read) =>
+  document.survey.looked.gasSmell?.answer === 'yes'
+    ? find('gas-smell', 'stop', 'looked.gasSmell', sources.trade)
+    : undefined
+
+function mainTooHigh({ document, practice }: Read) {
+  const { coldMainStaticGauge_Pa: main, looked } = document.survey
+  const { staticLimitGauge_Pa: limitGauge_Pa, staticLimitSource } = practice.survey
+  if (!main || atMost(main.value, limitGauge_Pa)) return undefined
+  return find(
+    'main-too-high',
+    looked.mainReducingValve?.answer === 'yes' ? 'note' : 'fix',
+    'coldMainStaticGauge_Pa',
+    staticLimitSource,
+    { staticGauge_Pa: main.value, limitGauge_Pa },
+  )
+}
+
+function runningAboveStatic({ document, answer }: Read) {
+  const { coldMainStaticGauge_Pa: main, mainPoints } = document.survey
+  if (!main) return undefined
+  const above = answer.points.filter((point) => point.gauge_Pa >= main.value)
+  return above.map(({ id, gauge_Pa }) => {
+    const i = mainPoints.findIndex((one) => one.id === id)
+    return find(
+      'main-running-above-static',
+      'fix',
+      `mainPoints.${i}`,
+      sources.arithmetic,
+      { gauge_Pa, staticGauge_Pa: main.value },
+      [mainPoints[i]?.name ?? 'This point'],
+    )
+  })
+}
+
+function pointsDisagree({ answer: { curve } }: Read) {
+  if (!curve || curve.scatterRatio <= scatterLimit) return undefined
+  const { scatterRatio } = curve
+  return find('main-points-disagree', 'fix', 'mainPoints', sources.hydrantFlow, { scatterRatio })
+}
+
+function mainNotRun({ document: { survey, hotWater }, answer }: Read) {
+  if (!survey.coldMainStaticGauge_Pa || !hotWater || answer.points.length > 0) return undefined
+  return find('main-not-run', 'note', 'mainPoints', sources.trade)
+}
+
+/** Whether water that is heated can go back into the main, where there is hot water to heat. */
+function closedMain({ document: { hotWater }, answer: { closing } }: Read) {
+  if (!hotWater || closing.system === 'open') return undefined
+  const closed = closing.system === 'closed'
+  const names = [(closed ? closing.by : closing.lookAt).map(closingName).join(', ')]
+  const id = closed ? 'main-closed' : 'main-cannot-tell'
+  return find(id, 'note', 'closing', sources.trade, {}, names)
+}
+
+function incomingNotColdest({ document: { survey, hotWater } }: Read) {
+  const { incomingTemp_K, incomingColdestTemp_K } = survey
+  if (!hotWater || !incomingTemp_K || incomingColdestTemp_K) return undefined
+  const held = { incomingTemp_K: incomingTemp_K.value }
+  return find('incoming-not-coldest', 'note', 'incomingTemp_K', sources.trade, held)
+}
+
+function stopValveFails({ document }: Read) {
+  const valve = document.survey.looked.mainStopValve
+  if (!valve || valve.answer === 'works') return undefined
+  const how = valve.answer === 'none' ? 'was not found' : 'does not hold'
+  return find('stop-valve-fails', 'fix', 'looked.mainStopValve', sources.trade, {}, [how])
+}
+
+function staticToWorking({ practice, answer }: Read) {
+  const fall_Pa = answer.staticToWorking_Pa
+  const limit_Pa = practice.gas.staticToWorkingLimit_Pa
+  if (fall_Pa === undefined || atMost(fall_Pa, limit_Pa)) return undefined
+  const held = { fall_Pa, limit_Pa }
+  return find('gas-static-to-working', 'fix', 'gasWorkingGauge_Pa', sources.trade, held)
+}
+
+/** A working pressure that was read, outside the band of the supply; none is held to elevated gas. */
+function meterRange({ document: { survey }, practice: { gas } }: Read) {
+  const working = survey.gasWorkingGauge_Pa
+  if (!working || working.basis === 'assumed' || working.value >= elevated_Pa) return undefined
+  const [leastGauge_Pa, mostGauge_Pa] = gas.supplyBand_Pa[survey.fuel]
+  if (working.value >= leastGauge_Pa - rounding_Pa && working.value <= mostGauge_Pa + rounding_Pa)
+    return undefined
+  return find('gas-meter-range', 'fix', 'gasWorkingGauge_Pa', gas.supplyBandSource, {
+    workingGauge_Pa: working.value,
+    leastGauge_Pa,
+    mostGauge_Pa,
+  })
+}
+
+function meterTooSmall({ document: { survey }, answer: { load_m3_s: flow_m3_s } }: Read) {
+  const meter_m3_s = survey.gasMeter_m3_s?.value
+  if (meter_m3_s === undefined || atMost(flow_m3_s, meter_m3_s)) return undefined
+  const held = { flow_m3_s, meter_m3_s }
+  return find('gas-meter-too-small', 'fix', 'gasMeter_m3_s', sources.continuity, held)
+}
+
+const rules: readonly ((read: Read) => ReadingsFinding | readonly ReadingsFinding[] | undefined)[] =
+  [
+    gasSmell,
+    mainTooHigh,
+    runningAboveStatic,
+    pointsDisagree,
+    mainNotRun,
+    closedMain,
+    incomingNotColdest,
+    stopValveFails,
+    staticToWorking,
+    meterRange,
+    meterTooSmall,
+  ]
 
 /** What is wrong with the water and gas readings, and what follows from them. */
 export function readingFindings(
@@ -69,117 +200,6 @@ export function readingFindings(
   practice: Practice,
   answer: ReadingsAnswer,
 ): readonly ReadingsFinding[] {
-  const { survey, hotWater } = document
-  const main = survey.coldMainStaticGauge_Pa
-  const limit = practice.survey.staticLimitGauge_Pa
-  const working = survey.gasWorkingGauge_Pa
-  const range =
-    (working?.value ?? 0) < elevated_Pa ? practice.gas.supplyBand_Pa[survey.fuel] : undefined
-  const find = (
-    id: ReadingsFinding['id'],
-    severity: Severity,
-    place: string,
-    source: Source,
-    figures: Record<string, number> = {},
-    names: readonly string[] = [],
-  ): ReadingsFinding => ({ id, severity, place: `survey.${place}`, source, figures, names })
-  const { closing } = answer
-  return [
-    ...freezing(document),
-    ...(survey.looked.gasSmell?.answer === 'yes'
-      ? [find('gas-smell', 'stop', 'looked.gasSmell', sources.trade)]
-      : []),
-    ...(main && !atMost(main.value, limit)
-      ? [
-          find(
-            'main-too-high',
-            survey.looked.mainReducingValve?.answer === 'yes' ? 'note' : 'fix',
-            'coldMainStaticGauge_Pa',
-            practice.survey.staticLimitSource,
-            { staticGauge_Pa: main.value, limitGauge_Pa: limit },
-          ),
-        ]
-      : []),
-    ...(main
-      ? answer.points
-          .filter((point) => point.gauge_Pa >= main.value)
-          .map((point) =>
-            find(
-              'main-running-above-static',
-              'fix',
-              `mainPoints.${survey.mainPoints.findIndex((one) => one.id === point.id)}`,
-              sources.arithmetic,
-              { gauge_Pa: point.gauge_Pa, staticGauge_Pa: main.value },
-              [survey.mainPoints.find((one) => one.id === point.id)?.name ?? 'This point'],
-            ),
-          )
-      : []),
-    ...(answer.curve && answer.curve.scatterRatio > scatterLimit
-      ? [
-          find('main-points-disagree', 'fix', 'mainPoints', sources.hydrantFlow, {
-            scatterRatio: answer.curve.scatterRatio,
-          }),
-        ]
-      : []),
-    ...(main && hotWater && answer.points.length === 0
-      ? [find('main-not-run', 'note', 'mainPoints', sources.trade)]
-      : []),
-    ...(hotWater && closing.system === 'closed'
-      ? [
-          find('main-closed', 'note', 'closing', sources.trade, {}, [
-            closing.by.map(closingName).join(', '),
-          ]),
-        ]
-      : []),
-    ...(hotWater && closing.system === 'cannot-tell'
-      ? [
-          find('main-cannot-tell', 'note', 'closing', sources.trade, {}, [
-            closing.lookAt.map(closingName).join(', '),
-          ]),
-        ]
-      : []),
-    ...(hotWater && survey.incomingTemp_K && !survey.incomingColdestTemp_K
-      ? [
-          find('incoming-not-coldest', 'note', 'incomingTemp_K', sources.trade, {
-            incomingTemp_K: survey.incomingTemp_K.value,
-          }),
-        ]
-      : []),
-    ...(survey.looked.mainStopValve && survey.looked.mainStopValve.answer !== 'works'
-      ? [
-          find('stop-valve-fails', 'fix', 'looked.mainStopValve', sources.trade, {}, [
-            survey.looked.mainStopValve.answer === 'none' ? 'was not found' : 'does not hold',
-          ]),
-        ]
-      : []),
-    ...(answer.staticToWorking_Pa !== undefined &&
-    !atMost(answer.staticToWorking_Pa, practice.gas.staticToWorkingLimit_Pa)
-      ? [
-          find('gas-static-to-working', 'fix', 'gasWorkingGauge_Pa', sources.trade, {
-            fall_Pa: answer.staticToWorking_Pa,
-            limit_Pa: practice.gas.staticToWorkingLimit_Pa,
-          }),
-        ]
-      : []),
-    ...(range &&
-    working &&
-    working.basis !== 'assumed' &&
-    (working.value < range[0] - 0.001 || working.value > range[1] + 0.001)
-      ? [
-          find('gas-meter-range', 'fix', 'gasWorkingGauge_Pa', practice.gas.supplyBandSource, {
-            workingGauge_Pa: working.value,
-            leastGauge_Pa: range[0],
-            mostGauge_Pa: range[1],
-          }),
-        ]
-      : []),
-    ...(survey.gasMeter_m3_s && !atMost(answer.load_m3_s, survey.gasMeter_m3_s.value)
-      ? [
-          find('gas-meter-too-small', 'fix', 'gasMeter_m3_s', sources.continuity, {
-            flow_m3_s: answer.load_m3_s,
-            meter_m3_s: survey.gasMeter_m3_s.value,
-          }),
-        ]
-      : []),
-  ]
+  const read: Read = { document, practice, answer }
+  return [...freezing(document), ...rules.flatMap((rule) => rule(read) ?? [])]
 }

@@ -18,6 +18,7 @@ import { safetyWorkings } from './workings'
 import type { Missing, Sheet } from '../../answer/sheet'
 import type { ReadingsAnswer } from '../readings/answer'
 import { coldestTemp_K } from '../../job/coldestTemp'
+import { valueOr } from '../../job/valueOr'
 import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
 import { hotWaterHeater } from '../../job/hotWaterHeater'
 import type { SafetyAnswer } from './answer'
@@ -84,48 +85,145 @@ interface Given {
   readonly heat: HeatAnswer | undefined
 }
 
-function solveSafety(
+function solveSafety(document: JobDocument, practice: Practice, given: Given): SafetyAnswer {
+  const { heater, safety, stores, store_m3, coldTemp_K, readings } = given
+  const rules = practice.safety
+  const supply = supplyAt(document, practice, given)
+  const limits = limitsOf(practice, given)
+  const closed = closedBy(safety, readings)
+  const vesselWanted =
+    closed.system !== 'open' && store_m3 >= leastStore_m3 && !letsOut(safety, practice)
+  const storeTemp_K = storeSetting_K(document, practice)
+  return {
+    heater,
+    store_m3,
+    stores,
+    closed,
+    ...supply,
+    coldTemp_K,
+    storeTemp_K,
+    ...limits,
+    vesselWanted,
+    ...vesselOf(document, practice, given, {
+      hot_K: Math.max(storeTemp_K, coldTemp_K),
+      reducedGauge_Pa: supply.reducedGauge_Pa,
+      maxGauge_Pa: limits.maxGauge_Pa,
+      vesselWanted,
+    }),
+    inletFaults: judgeInlet(
+      safety.inlet,
+      stores
+        ? [
+            ...rules.inlet.filter((kind) => kind !== 'vessel'),
+            ...(vesselWanted ? ['vessel' as const] : []),
+          ]
+        : [],
+    ),
+  }
+}
+
+/** What stands before the store, gauge: with everything shut, and with the wanted flow running. */
+function supplyAt(
   document: JobDocument,
   practice: Practice,
-  { heater, safety, stores, staticGauge_Pa, store_m3, coldTemp_K, readings, heat }: Given,
-): SafetyAnswer {
-  const rules = practice.safety
-  const { looked } = document.survey
-  const hasReducing =
-    looked.mainReducingValve?.answer === 'yes' ||
-    safety.inlet.some((piece) => piece.kind === 'reducing-valve') ||
-    // Nobody has entered the group yet, and its setting is known.
-    (safety.inlet.length === 0 && safety.reducingGauge_Pa !== null)
-  const reducingGauge_Pa = safety.reducingGauge_Pa?.value ?? rules.reducingGauge_Pa
-  const reducedGauge_Pa = hasReducing ? Math.min(staticGauge_Pa, reducingGauge_Pa) : staticGauge_Pa
+  { safety, staticGauge_Pa, readings, heat }: Given,
+): Pick<
+  SafetyAnswer,
+  | 'staticGauge_Pa'
+  | 'hasReducing'
+  | 'reducingGauge_Pa'
+  | 'reducedGauge_Pa'
+  | 'runningGauge_Pa'
+  | 'wanted_m3_s'
+> {
+  const hasReducing = isReduced(document, safety)
+  const reducingGauge_Pa = valueOr(safety.reducingGauge_Pa, practice.safety.reducingGauge_Pa)
   const wanted_m3_s = heat?.wanted_m3_s ?? 0
   const before_Pa =
     readings?.curve && wanted_m3_s > 0 ? mainGauge_Pa(readings.curve, wanted_m3_s) : undefined
-  const runningGauge_Pa =
-    before_Pa === undefined
-      ? undefined
-      : Math.max(
-          0,
-          hasReducing
-            ? Math.min(before_Pa, reducingGauge_Pa - (safety.reducingFall_Pa?.value ?? 0))
-            : before_Pa,
-        )
-  const expansionReliefGauge_Pa =
-    safety.expansionReliefGauge_Pa?.value ?? (stores ? rules.expansionReliefGauge_Pa : undefined)
-  const temperatureReliefGauge_Pa =
-    safety.temperatureReliefGauge_Pa?.value ?? rules.temperatureReliefGauge_Pa
+  const running_Pa = hasReducing ? reducingGauge_Pa - valueOr(safety.reducingFall_Pa, 0) : Infinity
+  return {
+    staticGauge_Pa,
+    hasReducing,
+    reducingGauge_Pa,
+    reducedGauge_Pa: hasReducing ? Math.min(staticGauge_Pa, reducingGauge_Pa) : staticGauge_Pa,
+    runningGauge_Pa:
+      before_Pa === undefined ? undefined : Math.max(0, Math.min(before_Pa, running_Pa)),
+    wanted_m3_s,
+  }
+}
+
+const isReduced = ({ survey }: JobDocument, { inlet, reducingGauge_Pa }: HotWaterSafety): boolean =>
+  survey.looked.mainReducingValve?.answer === 'yes' ||
+  inlet.some((piece) => piece.kind === 'reducing-valve') ||
+  // Nobody has entered the group yet, and its setting is known.
+  (inlet.length === 0 && reducingGauge_Pa !== null)
+
+/** What lifts, and the greatest pressure, gauge, the store is designed for: under all of it. */
+function limitsOf(
+  { safety: rules }: Practice,
+  { heater, safety, stores }: Given,
+): Pick<
+  SafetyAnswer,
+  | 'maxGauge_Pa'
+  | 'expansionReliefGauge_Pa'
+  | 'temperatureReliefGauge_Pa'
+  | 'temperatureReliefTemp_K'
+  | 'reliefsAssumed'
+  | 'ratedGauge_Pa'
+> {
+  const usualExpansion_Pa = stores ? rules.expansionReliefGauge_Pa : undefined
+  const expansionReliefGauge_Pa = valueOr(safety.expansionReliefGauge_Pa, usualExpansion_Pa)
+  const temperatureReliefGauge_Pa = valueOr(
+    safety.temperatureReliefGauge_Pa,
+    rules.temperatureReliefGauge_Pa,
+  )
   const ratedGauge_Pa = heater.maxWorkingGauge_Pa?.value
-  const lowestRelief_Pa = Math.min(
+  const lowest_Pa = Math.min(
     expansionReliefGauge_Pa ?? Infinity,
     temperatureReliefGauge_Pa,
     ratedGauge_Pa ?? Infinity,
   )
-  const maxGauge_Pa = Math.min(rules.maxGauge_Pa ?? Infinity, underRelief * lowestRelief_Pa)
-  const storeTemp_K = storeSetting_K(document, practice)
-  const chargeGauge_Pa = safety.vesselChargeGauge_Pa?.value ?? reducedGauge_Pa
+  return {
+    maxGauge_Pa: Math.min(rules.maxGauge_Pa ?? Infinity, underRelief * lowest_Pa),
+    expansionReliefGauge_Pa,
+    temperatureReliefGauge_Pa,
+    temperatureReliefTemp_K: valueOr(safety.temperatureReliefTemp_K, rules.temperatureReliefTemp_K),
+    reliefsAssumed:
+      !safety.temperatureReliefGauge_Pa ||
+      (usualExpansion_Pa !== undefined && !safety.expansionReliefGauge_Pa),
+    ratedGauge_Pa,
+  }
+}
+
+/** Where the practice lets the expansion relief stand in for a vessel, and none was chosen. */
+const letsOut = ({ inlet, vesselSize_m3 }: HotWaterSafety, { safety: rules }: Practice): boolean =>
+  rules.expansionValveStandsIn &&
+  inlet.some((piece) => piece.kind === 'expansion-relief') &&
+  vesselSize_m3 === null
+
+function vesselOf(
+  document: JobDocument,
+  practice: Practice,
+  { safety, store_m3, coldTemp_K }: Given,
+  {
+    hot_K,
+    reducedGauge_Pa,
+    maxGauge_Pa,
+    vesselWanted,
+  }: {
+    readonly hot_K: number
+    readonly reducedGauge_Pa: number
+    readonly maxGauge_Pa: number
+    readonly vesselWanted: boolean
+  },
+): Pick<
+  SafetyAnswer,
+  'chargeGauge_Pa' | 'expansion_m3' | 'needed_m3' | 'fitted_m3' | 'forecast' | 'atmosphere_Pa'
+> {
   const atmosphere_Pa = siteAtmosphere_Pa(document)
-  const hot_K = Math.max(storeTemp_K, coldTemp_K)
-  const { expansion_m3, vessel_m3 } = potableVessel({
+  const chargeGauge_Pa = valueOr(safety.vesselChargeGauge_Pa, reducedGauge_Pa)
+  const { expansion_m3, vessel_m3: needed_m3 } = potableVessel({
     store_m3,
     coldTemp_K,
     hotTemp_K: hot_K,
@@ -133,42 +231,15 @@ function solveSafety(
     maxGauge_Pa,
     atmosphere_Pa,
   })
-  const closed = closedBy(safety, readings)
-  const letsOut =
-    rules.expansionValveStandsIn &&
-    safety.inlet.some((piece) => piece.kind === 'expansion-relief') &&
-    safety.vesselSize_m3 === null
-  const vesselWanted = closed.system !== 'open' && store_m3 >= leastStore_m3 && !letsOut
-  const fitted_m3 =
-    safety.vesselSize_m3 ??
-    (vesselWanted && vessel_m3 !== undefined
-      ? (nextSize_m3(vessel_m3, practice.vessel.sizes_m3) ?? 0)
-      : 0)
+  const chosen_m3 =
+    vesselWanted && needed_m3 !== undefined
+      ? nextSize_m3(needed_m3, practice.vessel.sizes_m3)
+      : undefined
+  const fitted_m3 = safety.vesselSize_m3 ?? chosen_m3 ?? 0
   return {
-    heater,
-    store_m3,
-    stores,
-    closed,
-    staticGauge_Pa,
-    hasReducing,
-    reducingGauge_Pa,
-    reducedGauge_Pa,
-    runningGauge_Pa,
-    wanted_m3_s,
-    coldTemp_K,
-    storeTemp_K,
     chargeGauge_Pa,
-    maxGauge_Pa,
-    expansionReliefGauge_Pa,
-    temperatureReliefGauge_Pa,
-    temperatureReliefTemp_K: safety.temperatureReliefTemp_K?.value ?? rules.temperatureReliefTemp_K,
-    reliefsAssumed:
-      !safety.temperatureReliefGauge_Pa ||
-      (stores && rules.expansionReliefGauge_Pa !== undefined && !safety.expansionReliefGauge_Pa),
-    ratedGauge_Pa,
     expansion_m3,
-    needed_m3: vessel_m3,
-    vesselWanted,
+    needed_m3,
     fitted_m3,
     forecast:
       fitted_m3 > 0
@@ -180,15 +251,6 @@ function solveSafety(
           })
         : undefined,
     atmosphere_Pa,
-    inletFaults: judgeInlet(
-      safety.inlet,
-      stores
-        ? [
-            ...rules.inlet.filter((kind) => kind !== 'vessel'),
-            ...(vesselWanted ? ['vessel' as const] : []),
-          ]
-        : [],
-    ),
   }
 }
 

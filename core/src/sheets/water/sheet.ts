@@ -7,6 +7,7 @@ import { outletFlow_m3_s, unitsOfOutlet } from '../../methods/demand/simultaneou
 import type { DesignBy, EndDraw, Moment, Side } from '../../methods/feed/designFlow'
 import { designFlows } from '../../methods/feed/designFlow'
 import { fillTime_s, usualBypass_m3_s, usualFeed_m3_s } from '../../methods/feed/fill'
+import type { Properties } from '../../methods/fluid/glycol'
 import { fluidAt, plainWater } from '../../methods/fluid/glycol'
 import type { PipeSize } from '../../methods/materials/pipes'
 import { materials, sizeNamed } from '../../methods/materials/pipes'
@@ -19,11 +20,13 @@ import type { JobDocument } from '../../job/document'
 import type { WaterSegment } from '../../job/waterDocument'
 import { chooseTree } from '../../methods/network/chooseTree'
 import { inOrder, meterNode, pathTo } from '../../methods/network/tree'
+import type { TreeShape } from '../../methods/network/treeShape'
 import { treeShape } from '../../methods/network/treeShape'
 import type { Practice } from '../../practice/practice'
 import { sideOf } from '../../practice/schools'
 import { mainGauge_Pa } from '../../methods/supply/mainCurve'
 import { gravity_m_s2 } from '../../units/units'
+import { valueOr } from '../../job/valueOr'
 import { storeSetting_K } from '../../job/storeSetting'
 import type { Missing, Sheet } from '../../answer/sheet'
 import { coldestTemp_K } from '../../job/coldestTemp'
@@ -40,6 +43,9 @@ import type {
   WaterAnswer,
 } from './answer'
 import { heaterLeast_m3_s } from '../../job/heaterLeast'
+
+/** Cold water that nobody has measured. Assumed. */
+const usualCold_K = 283.15
 
 /** Losses of a bend and of the branch of a tee in a water pipe. Common practice, no source. */
 const bendLoss = 0.9
@@ -114,94 +120,214 @@ function solveWater(
   practice: Practice,
   heatingContent_m3: number | undefined,
 ): WaterAnswer | undefined {
-  const { water, hotWater, survey } = document
-  const staticGauge_Pa = survey.coldMainStaticGauge_Pa?.value ?? 0
-  const curve = mainOf(document)
-  const reducedTo_Pa =
-    survey.looked.mainReducingValve?.answer === 'yes'
-      ? (hotWater?.safety.reducingGauge_Pa?.value ?? practice.safety.reducingGauge_Pa)
-      : undefined
-  const source = sourceOf({ staticGauge_Pa, curve, reducedTo_Pa })
-  const [coldTemp_K, hotTemp_K] = [
-    coldestTemp_K(document) ?? 283.15,
-    storeSetting_K(document, practice),
-  ]
-  const fluid = fluidAt(plainWater, coldTemp_K)
-  const wantedGauge_Pa = hotWater?.wantedGauge_Pa?.value ?? practice.hotWater.wantedGauge_Pa
-  const shape = treeShape(water.segments)
-  const sides = sidesOf(water.segments)
-  const place = new Map(water.segments.map((segment, i) => [segment.id, `water.segments.${i}`]))
+  const { water } = document
+  const supply = supplyOf(document, practice)
+  const demand = demandOf(document, practice)
+  const { total_m3_s, hotTemp_K } = demand
+  const sourceGauge_Pa = sourceOf(supply)(total_m3_s)
+  const wantedGauge_Pa = valueOr(
+    document.hotWater?.wantedGauge_Pa,
+    practice.hotWater.wantedGauge_Pa,
+  )
+  const offered = offersFor(document, practice, demand)
+  const picks = chooseTree(withAllowances(offered, demand, { sourceGauge_Pa, wantedGauge_Pa }))
+  const pipes = laidOut(offered, picks, demand, sourceGauge_Pa)
+  const index = [...pipes]
+    .filter((pipe) => pipe.end)
+    .sort((a, b) => a.farGauge_Pa - b.farGauge_Pa)[0]
+  if (!index) return undefined
+  const loop =
+    (water.loop && waterLoop({ loop: water.loop, pipes, hotTemp_K, practice })) ?? undefined
+  const price = priceList(document.prices)
+  return {
+    ...supply,
+    pipes,
+    index,
+    indexRun: pathTo(water.segments, index.id).map((segment) => segment.id),
+    wantedGauge_Pa,
+    total_m3_s,
+    sourceGauge_Pa,
+    designBy: demand.designBy,
+    coldTemp_K: demand.coldTemp_K,
+    hotTemp_K,
+    fluid: demand.fluid,
+    sizesFound: picks !== undefined,
+    uncovered: demand.flows.uncovered.flatMap((i) => demand.shape.ordered[i]?.name ?? []),
+    waits: waitsOf(pipes, loop),
+    mixers: mixersOf(pipes),
+    heaterLeast_m3_s: heaterLeast_m3_s(document),
+    loop,
+    fill: fillOf(document, heatingContent_m3),
+    cost: pipes.reduce(
+      (sum, { segment, pipe, size }) =>
+        sum + price({ material: segment.material, length_m: pipe.length_m }, size),
+      0,
+    ),
+  }
+}
+
+/** What the main has to give, as it was read. */
+function supplyOf(
+  document: JobDocument,
+  practice: Practice,
+): Pick<WaterAnswer, 'staticGauge_Pa' | 'curve' | 'reducedTo_Pa'> {
+  const { hotWater, survey } = document
+  const reduced = survey.looked.mainReducingValve?.answer === 'yes'
+  return {
+    staticGauge_Pa: valueOr(survey.coldMainStaticGauge_Pa, 0),
+    curve: mainOf(document),
+    reducedTo_Pa: reduced
+      ? valueOr(hotWater?.safety.reducingGauge_Pa, practice.safety.reducingGauge_Pa)
+      : undefined,
+  }
+}
+
+type End = ReturnType<typeof endsOf>[number]
+
+/** The tree laid out, and what flows in each of its pipes when all that is designed for is open. */
+interface Demand {
+  readonly shape: TreeShape<WaterSegment>
+  readonly sides: ReadonlyMap<string, Side>
+  readonly endAt: ReadonlyMap<number, End>
+  readonly place: ReadonlyMap<string, string>
+  /** Height of each pipe's far end above the main. */
+  readonly height_m: Float64Array
+  readonly flows: ReturnType<typeof designFlows>
+  readonly total_m3_s: number
+  readonly designBy: DesignBy['by']
+  readonly coldTemp_K: number
+  readonly hotTemp_K: number
+  readonly fluid: Properties
+}
+
+function demandOf(document: JobDocument, practice: Practice): Demand {
+  const { segments } = document.water
+  const coldTemp_K = coldestTemp_K(document) ?? usualCold_K
+  const hotTemp_K = storeSetting_K(document, practice)
+  const shape = treeShape(segments)
+  const sides = sidesOf(segments)
   const ends = endsOf(document, practice, shape.ordered, sides, { coldTemp_K, hotTemp_K })
   const design = designOf(document, practice)
-  const flows = designFlows(
-    shape,
-    ends.map((end) => end.draw),
-    design,
-  )
-  const total_m3_s = shape.roots.reduce((sum, root) => sum + (flows.flow_m3_s[root] ?? 0), 0)
-  const sourceGauge_Pa = source(total_m3_s)
+  const draws = ends.map((end) => end.draw)
+  const flows = designFlows(shape, draws, design)
   const height_m = new Float64Array(shape.ordered.length)
   shape.ordered.forEach((segment, i) => {
-    height_m[i] = (height_m[shape.parent[i] ?? -1] ?? 0) + (segment.rise_m?.value ?? 0)
+    height_m[i] = (height_m[shape.parent[i] ?? -1] ?? 0) + valueOr(segment.rise_m, 0)
   })
-  const endAt = new Map(ends.map((end) => [end.draw.at, end]))
-  const asPipe = (i: number, size: PipeSize): WaterPipe =>
-    pipeOf(shape.ordered[i] as WaterSegment, size, flows.flow_m3_s[i] ?? 0)
+  return {
+    shape,
+    sides,
+    endAt: new Map(ends.map((end) => [end.draw.at, end])),
+    place: new Map(segments.map((segment, i) => [segment.id, `water.segments.${i}`])),
+    height_m,
+    flows,
+    total_m3_s: shape.roots.reduce((sum, root) => sum + (flows.flow_m3_s[root] ?? 0), 0),
+    designBy: design.by,
+    coldTemp_K,
+    hotTemp_K,
+    fluid: fluidAt(plainWater, coldTemp_K),
+  }
+}
+
+/** A pipe, the sizes it may take and what each would cost and lose. */
+interface Offered {
+  readonly segment: WaterSegment
+  readonly fixed: boolean
+  readonly flow_m3_s: number
+  readonly sizes: readonly PipeSize[]
+  readonly offers: readonly {
+    readonly bore_m: number
+    readonly cost: number
+    readonly drop: number
+  }[]
+}
+
+function offersFor(
+  document: JobDocument,
+  practice: Practice,
+  { shape, sides, flows, fluid }: Demand,
+): readonly Offered[] {
   const price = priceList(document.prices)
-  const offered = shape.ordered.map((segment, i) => {
+  return shape.ordered.map((segment, i) => {
     const flow_m3_s = flows.flow_m3_s[i] ?? 0
-    const fixed = segment.size === null ? undefined : sizeNamed(segment.material, segment.size)
-    const limit_m_s =
-      sides.get(segment.id) === 'hot' ? practice.water.hotMost_m_s : practice.water.coldMost_m_s
-    const catalogue: readonly PipeSize[] = materials[segment.material].sizes
-    const usual = catalogue.filter((size) => size.bore_m >= practice.water.leastBore_m)
-    const calm = usual.filter(
-      (size) => flow_m3_s / circleArea_m2(size.bore_m) <= limit_m_s * (1 + 1e-9),
-    )
-    const free = calm.length > 0 ? calm : catalogue.slice(-1)
-    const sizes = fixed ? [fixed] : free
+    const { material } = segment
+    const fixed = segment.size === null ? undefined : sizeNamed(material, segment.size)
+    const sizes = fixed ? [fixed] : calmSizes(material, flow_m3_s, sides.get(segment.id), practice)
+    const length_m = valueOr(segment.length_m, 0)
     const lost_Pa = partLoss_Pa(segment, flow_m3_s) + heaterLoss_Pa(document, segment, flow_m3_s)
     return {
       segment,
-      fixed,
+      fixed: fixed !== undefined,
+      flow_m3_s,
       sizes,
-      lost_Pa,
       offers: sizes.map((size) => ({
         bore_m: size.bore_m,
-        cost: fixed
-          ? 0
-          : price({ material: segment.material, length_m: segment.length_m?.value ?? 0 }, size),
-        drop: waterDrop_Pa(asPipe(i, size), flow_m3_s, fluid, 'colebrook').drop_Pa + lost_Pa,
+        cost: fixed ? 0 : price({ material, length_m }, size),
+        drop:
+          waterDrop_Pa(pipeOf(segment, size, flow_m3_s), flow_m3_s, fluid, 'colebrook').drop_Pa +
+          lost_Pa,
       })),
     }
   })
-  const picks = chooseTree(
-    offered.map(({ segment, fixed, offers }, i) => ({
-      id: segment.id,
-      from: segment.from,
-      fixed: fixed !== undefined,
-      offers,
-      ...(endAt.has(i)
-        ? {
-            allowed:
-              sourceGauge_Pa -
-              fluid.density_kg_m3 * gravity_m_s2 * (height_m[i] ?? 0) -
-              wantedGauge_Pa,
-          }
-        : {}),
-    })),
+}
+
+/** The sizes in which the flow stays slow enough; the largest where none is. */
+function calmSizes(
+  material: WaterSegment['material'],
+  flow_m3_s: number,
+  side: Side | undefined,
+  { water: { hotMost_m_s, coldMost_m_s, leastBore_m } }: Practice,
+): readonly PipeSize[] {
+  const limit_m_s = side === 'hot' ? hotMost_m_s : coldMost_m_s
+  const catalogue: readonly PipeSize[] = materials[material].sizes
+  const calm = catalogue.filter(
+    ({ bore_m }) =>
+      bore_m >= leastBore_m && flow_m3_s / circleArea_m2(bore_m) <= limit_m_s * (1 + 1e-9),
   )
+  return calm.length > 0 ? calm : catalogue.slice(-1)
+}
+
+/** What may be lost on the way to each outlet: what is there over what is wanted, less its height. */
+const withAllowances = (
+  offered: readonly Offered[],
+  { endAt, height_m, fluid }: Demand,
+  {
+    sourceGauge_Pa,
+    wantedGauge_Pa,
+  }: { readonly sourceGauge_Pa: number; readonly wantedGauge_Pa: number },
+) =>
+  offered.map(({ segment: { id, from }, fixed, offers }, i) => ({
+    id,
+    from,
+    fixed,
+    offers,
+    ...(endAt.has(i)
+      ? {
+          allowed:
+            sourceGauge_Pa -
+            fluid.density_kg_m3 * gravity_m_s2 * (height_m[i] ?? 0) -
+            wantedGauge_Pa,
+        }
+      : {}),
+  }))
+
+/** Every pipe in the size picked for it, with the pressure left at its far end. */
+function laidOut(
+  offered: readonly Offered[],
+  picks: ReturnType<typeof chooseTree>,
+  { sides, endAt, flows, fluid, place }: Demand,
+  sourceGauge_Pa: number,
+): readonly WaterPipeAnswer[] {
   const gauge = new Map<string, number>([[meterNode, sourceGauge_Pa]])
-  const pipes = offered.flatMap(({ segment, sizes, offers }, i): WaterPipeAnswer[] => {
+  return offered.flatMap(({ segment, flow_m3_s, sizes, offers }, i): WaterPipeAnswer[] => {
     const at = picks?.get(segment.id) ?? sizes.length - 1
     const [size, offer, end] = [sizes[at], offers[at], endAt.get(i)]
     if (!size || !offer) return []
-    const flow_m3_s = flows.flow_m3_s[i] ?? 0
-    const pipe = asPipe(i, size)
+    const pipe = pipeOf(segment, size, flow_m3_s)
     const farGauge_Pa =
       (gauge.get(segment.from) ?? sourceGauge_Pa) -
       offer.drop -
-      fluid.density_kg_m3 * gravity_m_s2 * (segment.rise_m?.value ?? 0)
+      fluid.density_kg_m3 * gravity_m_s2 * pipe.rise_m
     gauge.set(segment.id, farGauge_Pa)
     return [
       {
@@ -222,52 +348,23 @@ function solveWater(
       },
     ]
   })
-  const index = [...pipes]
-    .filter((pipe) => pipe.end)
-    .sort((a, b) => a.farGauge_Pa - b.farGauge_Pa)[0]
-  if (!index) return undefined
-  const loop = water.loop && waterLoop({ loop: water.loop, pipes, hotTemp_K, practice })
-  const content_m3 = document.heating && heatingContent_m3
-  const [feed_m3_s, bypass_m3_s] = [
-    water.makeUp.feed_m3_s?.value ?? usualFeed_m3_s,
-    water.makeUp.bypass_m3_s?.value ?? usualBypass_m3_s,
-  ]
+}
+
+/** How long the heating takes to fill through its make-up, and through the bypass beside it. */
+function fillOf(
+  { heating, water: { makeUp } }: JobDocument,
+  heatingContent_m3: number | undefined,
+): WaterAnswer['fill'] {
+  const feed_m3_s = valueOr(makeUp.feed_m3_s, usualFeed_m3_s)
+  const bypass_m3_s = valueOr(makeUp.bypass_m3_s, usualBypass_m3_s)
+  if (!heating || !heatingContent_m3 || feed_m3_s <= 0 || bypass_m3_s <= 0) return undefined
   return {
-    pipes,
-    index,
-    indexRun: pathTo(water.segments, index.id).map((segment) => segment.id),
-    wantedGauge_Pa,
-    total_m3_s,
-    staticGauge_Pa,
-    curve,
-    reducedTo_Pa,
-    sourceGauge_Pa,
-    designBy: design.by,
-    coldTemp_K,
-    hotTemp_K,
-    fluid,
-    sizesFound: picks !== undefined,
-    uncovered: flows.uncovered.flatMap((i) => shape.ordered[i]?.name ?? []),
-    waits: waitsOf(pipes, loop ?? undefined),
-    mixers: mixersOf(pipes),
-    heaterLeast_m3_s: heaterLeast_m3_s(document),
-    loop: loop ?? undefined,
-    fill:
-      content_m3 && feed_m3_s > 0 && bypass_m3_s > 0
-        ? {
-            content_m3,
-            feed_m3_s,
-            bypass_m3_s,
-            feed_s: fillTime_s(content_m3, feed_m3_s),
-            bypass_s: fillTime_s(content_m3, bypass_m3_s),
-            assumed: !water.makeUp.feed_m3_s || !water.makeUp.bypass_m3_s,
-          }
-        : undefined,
-    cost: pipes.reduce(
-      (sum, pipe) =>
-        sum + price({ material: pipe.segment.material, length_m: pipe.pipe.length_m }, pipe.size),
-      0,
-    ),
+    content_m3: heatingContent_m3,
+    feed_m3_s,
+    bypass_m3_s,
+    feed_s: fillTime_s(heatingContent_m3, feed_m3_s),
+    bypass_s: fillTime_s(heatingContent_m3, bypass_m3_s),
+    assumed: !makeUp.feed_m3_s || !makeUp.bypass_m3_s,
   }
 }
 

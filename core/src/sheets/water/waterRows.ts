@@ -3,7 +3,7 @@ import type { JobDocument } from '../../job/document'
 import type { Outlet } from '../../job/hotWaterDocument'
 import type { WaterEnd, WaterSegment } from '../../job/waterDocument'
 import { blankWaterSegment } from '../../job/waterDocument'
-import type { ReadRows, RowsRead, TableRow } from '../segmentRows'
+import type { ReadRows, RowsRead, TableRow, Wrong } from '../segmentRows'
 import { sameText, sharedColumns, treeFromRows } from '../segmentRows'
 import { meterNode } from '../../methods/network/tree'
 import type { Show } from '../../units/format'
@@ -70,36 +70,51 @@ export function waterFromRows(
     { ...reads, source: mainWord, allowed: materialsFor('water') },
     waterColumns,
     (shared, row, wrong) => {
-      const text = row.Rise?.trim() ?? ''
-      const rise = text === '' ? undefined : parseQuantity(text, 'elevation', reads.unit)
-      if (rise && rise.outcome !== 'understood') wrong(`rise “${text}”. ${rise.says}`)
-      const ends = row['Ends at']?.trim() ?? ''
-      const outlet = outlets.find((one) => sameText(one.name, ends))
-      const many = row['How many']?.trim() ?? ''
-      const count = many === '' ? 1 : Number(many)
-      if (outlet && !(Number.isInteger(count) && count >= 1 && count <= 200))
-        wrong(`How many “${many}”: a whole number, 1 to 200.`)
-      const end = endNamed(ends, outlet, count)
-      if (ends !== '' && end === null)
-        wrong(
-          `it ends at “${ends}”. Accepted: ${[...outlets.map((one) => one.name), heaterWord, makeUpWord].join('; ')}, or nothing.`,
-        )
+      const rise_m = riseOf(row, reads, wrong)
+      const end = endOfRow(row, outlets, wrong)
       const kept = before.find((one) => sameText(one.name, shared.name))
       return {
         segment: {
           ...blankWaterSegment(shared),
           ...(kept ? { partDrop_Pa: kept.partDrop_Pa, partFlow_m3_s: kept.partFlow_m3_s } : {}),
           ...shared,
-          rise_m:
-            rise?.outcome === 'understood'
-              ? { value: rise.si, basis: 'read', from: reads.from }
-              : null,
+          rise_m,
           end,
         },
-        ends: end === null || end.kind === 'heater' ? undefined : ends,
+        ends: end === null || end.kind === 'heater' ? undefined : cell(row, 'Ends at'),
       }
     },
   )
+}
+
+const cell = (row: TableRow, column: string): string => row[column]?.trim() ?? ''
+
+function riseOf(
+  row: TableRow,
+  { unit, from }: Pick<ReadRows, 'unit' | 'from'>,
+  wrong: Wrong,
+): WaterSegment['rise_m'] {
+  const text = cell(row, 'Rise')
+  if (text === '') return null
+  const rise = parseQuantity(text, 'elevation', unit)
+  if (rise.outcome === 'understood') return { value: rise.si, basis: 'read', from }
+  wrong(`rise “${text}”. ${rise.says}`)
+  return null
+}
+
+function endOfRow(row: TableRow, outlets: readonly Outlet[], wrong: Wrong): WaterEnd | null {
+  const ends = cell(row, 'Ends at')
+  const many = cell(row, 'How many')
+  const outlet = outlets.find((one) => sameText(one.name, ends))
+  const count = many === '' ? 1 : Number(many)
+  if (outlet && !(Number.isInteger(count) && count >= 1 && count <= 200))
+    wrong(`How many “${many}”: a whole number, 1 to 200.`)
+  const end = endNamed(ends, outlet, count)
+  if (ends !== '' && end === null)
+    wrong(
+      `it ends at “${ends}”. Accepted: ${[...outlets.map((one) => one.name), heaterWord, makeUpWord].join('; ')}, or nothing.`,
+    )
+  return end
 }
 
 /** What a pipe ends at by what its row says; null where that is nothing, or nothing known. */
