@@ -69,8 +69,6 @@ export function Board() {
   })
   useBoardKeys({ search, onNew: () => setMaking(true) })
   const rows = data?.rows ?? []
-  const pages = Math.max(1, Math.ceil((data?.total ?? 0) / size))
-  const narrowed = query.find !== '' || query.stage !== 'all'
   return (
     <Page>
       <Top>
@@ -89,16 +87,7 @@ export function Board() {
           <JobsSaid data={data} isPending={isPending} putAway={query.archived === 'yes'} />
         </h1>
         <KeptCopy />
-        {data?.lowSpace && (
-          <Notice role="alert">
-            <Mark kind="stop" size={20} />
-            <span>
-              <b>The disk of the server is nearly full</b>: {megabytes(data.free_bytes)} are left.
-              When nothing is left, nothing more can be stored. Make room there, or move the data
-              folder to a larger disk.
-            </span>
-          </Notice>
-        )}
+        {data?.lowSpace && <LowSpace free_bytes={data.free_bytes} />}
         <Tools>
           <Find value={find} onChange={setFind}>
             <Label>
@@ -123,41 +112,16 @@ export function Board() {
             </li>
           ))}
         </List>
-        {data && rows.length === 0 && narrowed && (
-          <p>
-            No job matches{query.find ? ` “${query.find}”` : ''}
-            {query.stage === 'all' ? '' : ` in ${stageWords[query.stage]}`}.{' '}
-            <Button
-              look="text"
-              onPress={() => {
-                setFind('')
-                change({ find: '', stage: 'all' })
-              }}
-            >
-              Show all
-            </Button>
-          </p>
+        {data && rows.length === 0 && (
+          <NoneHere
+            query={query}
+            onShowAll={() => {
+              setFind('')
+              change({ find: '', stage: 'all' })
+            }}
+          />
         )}
-        {data && rows.length === 0 && !narrowed && query.archived === 'yes' && (
-          <p>Nothing is put away.</p>
-        )}
-        {pages > 1 && (
-          <Pages aria-label="Pages">
-            <Button isDisabled={query.page <= 1} onPress={() => change({ page: query.page - 1 })}>
-              Earlier
-            </Button>
-            <span className="tnum">
-              {(query.page - 1) * size + 1} to {Math.min(query.page * size, data?.total ?? 0)} of{' '}
-              {data?.total}
-            </span>
-            <Button
-              isDisabled={query.page >= pages}
-              onPress={() => change({ page: query.page + 1 })}
-            >
-              Further
-            </Button>
-          </Pages>
-        )}
+        <Paging page={query.page} total={data?.total ?? 0} change={change} />
         {query.archived === 'yes' && (
           <Suspense>
             <DeletedJobs />
@@ -171,6 +135,64 @@ export function Board() {
     </Page>
   )
 }
+
+type Change = ReturnType<typeof useBoardQuery>[1]
+
+/** No job at all is said above; here that none matches, or that none is put away. */
+function NoneHere({
+  query: { find, stage, archived },
+  onShowAll,
+}: {
+  readonly query: ReturnType<typeof useBoardQuery>[0]
+  readonly onShowAll: () => void
+}) {
+  if (find === '' && stage === 'all') return archived === 'yes' ? <p>Nothing is put away.</p> : null
+  return (
+    <p>
+      No job matches{find ? ` “${find}”` : ''}
+      {stage === 'all' ? '' : ` in ${stageWords[stage]}`}.{' '}
+      <Button look="text" onPress={onShowAll}>
+        Show all
+      </Button>
+    </p>
+  )
+}
+
+function Paging({
+  page,
+  total,
+  change,
+}: {
+  readonly page: number
+  readonly total: number
+  readonly change: Change
+}) {
+  if (total <= size) return null
+  return (
+    <Pages aria-label="Pages">
+      <Button isDisabled={page <= 1} onPress={() => change({ page: page - 1 })}>
+        Earlier
+      </Button>
+      <span className="tnum">
+        {(page - 1) * size + 1} to {Math.min(page * size, total)} of {total}
+      </span>
+      <Button isDisabled={page * size >= total} onPress={() => change({ page: page + 1 })}>
+        Further
+      </Button>
+    </Pages>
+  )
+}
+
+const LowSpace = ({ free_bytes }: { readonly free_bytes: number | null }) => (
+  <Notice role="alert">
+    <Mark kind="stop" size={20} />
+    <span>
+      <b>The disk of the server is nearly full</b>: {megabytes(free_bytes)} are left. When nothing
+      is left, nothing more can be stored. Make room there, or move the data folder to a larger
+      disk.
+    </span>
+  </Notice>
+)
 
 const megabytes = (bytes: number | null): string =>
   bytes === null ? 'an unknown number of megabytes' : `${Math.round(bytes / 1e6)} MB`
@@ -270,6 +292,25 @@ function Found({ row }: { readonly row: BoardRow }) {
   )
 }
 
+/** What a key does here, if anything: letters while nobody types, the arrows along the jobs. */
+function doneBy(
+  { key, target }: KeyboardEvent,
+  letters: Readonly<Record<string, () => void>>,
+): (() => void) | undefined {
+  const typing =
+    target instanceof HTMLElement &&
+    target.matches('input, textarea, [role="option"], [role="menuitem"]')
+  if (Object.hasOwn(letters, key)) return typing ? undefined : letters[key]
+  // Down leads from the search into the list; up stays with what is typed.
+  if (key !== 'ArrowDown' && (key !== 'ArrowUp' || typing)) return undefined
+  if (document.querySelector('[role="listbox"], [role="menu"]')) return undefined
+  const links = [...document.querySelectorAll<HTMLElement>('[data-job]')]
+  const at = links.findIndex((link) => link === document.activeElement)
+  const to = Math.min(links.length - 1, Math.max(0, at + (key === 'ArrowDown' ? 1 : -1)))
+  const link = links[to]
+  return link && (() => link.focus())
+}
+
 /** `/` finds, `n` begins a job, the arrows move along the list. */
 function useBoardKeys({
   search,
@@ -282,30 +323,14 @@ function useBoardKeys({
   latest.current = onNew
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      const typing =
-        event.target instanceof HTMLElement &&
-        event.target.matches('input, textarea, [role="option"], [role="menuitem"]')
       if (event.ctrlKey || event.metaKey || event.altKey) return
-      if (event.key === '/' && !typing) {
-        event.preventDefault()
-        search.current?.focus()
-      } else if (event.key === 'n' && !typing) {
-        event.preventDefault()
-        latest.current()
-      } else if (
-        (event.key === 'ArrowDown' || event.key === 'ArrowUp') &&
-        !document.querySelector('[role="listbox"], [role="menu"]')
-      ) {
-        const links = [...document.querySelectorAll<HTMLElement>('[data-job]')]
-        const at = links.findIndex((link) => link === document.activeElement)
-        if (typing && event.key === 'ArrowUp') return
-        const next =
-          links[Math.min(links.length - 1, Math.max(0, at + (event.key === 'ArrowDown' ? 1 : -1)))]
-        if (next) {
-          event.preventDefault()
-          next.focus()
-        }
-      }
+      const does = doneBy(event, {
+        '/': () => search.current?.focus(),
+        n: () => latest.current(),
+      })
+      if (!does) return
+      event.preventDefault()
+      does()
     }
     addEventListener('keydown', onKey)
     return () => removeEventListener('keydown', onKey)

@@ -217,6 +217,78 @@ function RangeField({ range, onChange, si, measure, says }: RangeFieldProps) {
   )
 }
 
+/** What is typed into the editor of a quantity, and what is made of it. */
+function useEntry({
+  place,
+  measure,
+  value,
+  how,
+}: Pick<QuantityProps, 'place' | 'measure' | 'value' | 'how'>) {
+  const { solution } = useDesign()
+  const { show } = useReadBy()
+  const text = (si: number) => show(si, measure)
+  const [typed, setTyped, forget] = useTyped(place, value === null ? '' : text(value.value))
+  const [basis, setBasis] = useState<SiteBasis>(value?.basis ?? 'measured')
+  const [from, setFrom] = useState(value?.from ?? how ?? '')
+  const [confirmed, setConfirmed] = useState<string>()
+  const [tried, setTried] = useState(false)
+  const [range, setRange] = useState<readonly [string, string]>(
+    value?.between ? [text(value.between[0]), text(value.between[1])] : ['', ''],
+  )
+  const [photos, setPhotos] = useState<readonly Evidence[]>([])
+  const units = solution.practice.units[measure]
+  const ends = range.map((end) =>
+    end.trim() === '' ? undefined : parseQuantity(end, measure, units),
+  )
+  const between = ends.flatMap((end) => (end?.outcome === 'understood' ? [end.si] : []))
+  const rangeSays = basis === 'assumed' ? rangeRefused(ends) : undefined
+  const parsed = parseQuantity(typed, measure, units)
+  const understood = parsed.outcome === 'understood' ? parsed : undefined
+  const asks = confirmed === typed ? undefined : understood?.question
+  /** What it comes to; undefined while something about it is not settled, which is then said. */
+  const entry = (): Entry | undefined => {
+    setTried(true)
+    if (!understood || asks || rangeSays) return undefined
+    const [low, high] = between
+    return {
+      si: understood.si,
+      typed: typed.slice(0, 80),
+      basis,
+      from: from.slice(0, 200),
+      photos,
+      ...(low !== undefined && high !== undefined ? { between: [low, high] } : {}),
+    }
+  }
+  return {
+    typed,
+    type: setTyped,
+    forget,
+    basis,
+    setBasis,
+    from,
+    setFrom,
+    range,
+    setRange,
+    rangeSays,
+    photos,
+    setPhotos,
+    parsed,
+    si: understood?.si,
+    /** A question about a value that hardly anybody means; gone once it is confirmed. */
+    asks,
+    confirm: () => setConfirmed(typed),
+    error: errorOf(parsed, tried || typed.length > 0),
+    entry,
+  }
+}
+
+type EntryInHand = ReturnType<typeof useEntry>
+
+function errorOf(parsed: ReturnType<typeof parseQuantity>, touched: boolean): string | undefined {
+  if (parsed.outcome === 'ambiguous') return parsed.says
+  return parsed.outcome === 'refused' && touched ? parsed.says : undefined
+}
+
 /** The editor by itself, for a page that asks one thing at a time. */
 export function QuantityEditor({
   label,
@@ -231,55 +303,19 @@ export function QuantityEditor({
   photos: withPhotos,
   close,
 }: QuantityProps & { readonly close: () => void }) {
-  const { solution } = useDesign()
-  const { show } = useReadBy()
-  const shown = solution.practice.units[measure]
-  const [typed, setTyped, forget] = useTyped(
-    place,
-    value === null ? '' : show(value.value, measure),
-  )
-  const [basis, setBasis] = useState<SiteBasis>(value?.basis ?? 'measured')
-  const [from, setFrom] = useState(value?.from ?? how ?? '')
-  const [confirmed, setConfirmed] = useState<string>()
-  const [tried, setTried] = useState(false)
-  const [picked, setPicked] = useState<{ readonly text: string; readonly si: number }>()
   const hint = useId()
-  const [range, setRange] = useState<readonly [string, string]>(
-    value?.between ? [show(value.between[0], measure), show(value.between[1], measure)] : ['', ''],
-  )
-  const [photos, setPhotos] = useState<readonly Evidence[]>([])
-  const ends = range.map((text) =>
-    text.trim() === '' ? undefined : parseQuantity(text, measure, shown),
-  )
-  const bounds = ends.map((end) => (end?.outcome === 'understood' ? end.si : undefined))
-  const rangeSays = basis === 'assumed' ? rangeRefused(ends) : undefined
-  const parsed = parseQuantity(picked?.text ?? typed, measure, shown)
-  const si = parsed.outcome === 'understood' ? parsed.si : undefined
-  const asks =
-    parsed.outcome === 'understood' && parsed.question !== undefined && confirmed !== typed
-      ? parsed.question
-      : undefined
-  const touched = tried || typed.length > 0
-  const error =
-    parsed.outcome === 'ambiguous' || (parsed.outcome === 'refused' && touched)
-      ? parsed.says
-      : undefined
-  const finish = (then: (entry: Entry) => void) => {
-    setTried(true)
-    if (si === undefined || asks || rangeSays) return
-    then({
-      si,
-      typed: typed.slice(0, 80),
-      basis,
-      from: from.slice(0, 200),
-      photos,
-      ...(bounds[0] !== undefined && bounds[1] !== undefined
-        ? { between: [bounds[0], bounds[1]] }
-        : {}),
-    })
-    forget()
+  const hand = useEntry({ place, measure, value, ...(how === undefined ? {} : { how }) })
+  const end = () => {
+    hand.forget()
     close()
   }
+  const finish = (then: (entry: Entry) => void) => {
+    const entry = hand.entry()
+    if (!entry) return
+    then(entry)
+    end()
+  }
+  const seen = hand.basis !== 'assumed'
   return (
     <Editor
       onSubmit={(event) => {
@@ -287,12 +323,63 @@ export function QuantityEditor({
         finish(onUse)
       }}
     >
+      <TypedField label={label} measure={measure} hand={hand} />
+      <HowKnown hand={hand} hint={hint} />
+      {!seen && (
+        <RangeField
+          range={hand.range}
+          onChange={hand.setRange}
+          si={hand.si}
+          measure={measure}
+          says={hand.rangeSays}
+        />
+      )}
+      {withPhotos && seen && (
+        <Photos
+          label="Photograph of the reading"
+          photos={hand.photos}
+          onChange={hand.setPhotos}
+          most={4}
+        />
+      )}
+      {why && <p id={hint}>{why}</p>}
+      <Actions>
+        <Button type="submit" look="go">
+          Use it
+        </Button>
+        {onRecordOnly && seen && <Button onPress={() => finish(onRecordOnly)}>Record only</Button>}
+        {onClear && value !== null && (
+          <Button
+            look="text"
+            onPress={() => {
+              onClear()
+              end()
+            }}
+          >
+            Take it out
+          </Button>
+        )}
+      </Actions>
+    </Editor>
+  )
+}
+
+/** The value as it is typed, with what was understood of it, and what has to be settled first. */
+function TypedField({
+  label,
+  measure,
+  hand: { typed, type, error, parsed, asks, confirm },
+}: {
+  readonly label: string
+  readonly measure: Measure
+  readonly hand: EntryInHand
+}) {
+  const { show } = useReadBy()
+  return (
+    <>
       <TextField
         value={typed}
-        onChange={(text) => {
-          setTyped(text)
-          setPicked(undefined)
-        }}
+        onChange={type}
         isInvalid={error !== undefined}
         autoFocus
         validationBehavior="aria"
@@ -315,15 +402,9 @@ export function QuantityEditor({
       </TextField>
       {parsed.outcome === 'ambiguous' && (
         <Choices>
-          {parsed.readings.map((reading) => (
-            <Button
-              key={reading.text}
-              onPress={() => {
-                setTyped(reading.text.replace(',', ''))
-                setPicked(undefined)
-              }}
-            >
-              {reading.text}
+          {parsed.readings.map(({ text }) => (
+            <Button key={text} onPress={() => type(text.replace(',', ''))}>
+              {text}
             </Button>
           ))}
         </Choices>
@@ -331,12 +412,19 @@ export function QuantityEditor({
       {asks && (
         <Question role="alert">
           <span>{asks}</span>
-          <Button onPress={() => setConfirmed(typed)}>Yes, keep it</Button>
+          <Button onPress={confirm}>Yes, keep it</Button>
         </Question>
       )}
+    </>
+  )
+}
+
+function HowKnown({ hand, hint }: { readonly hand: EntryInHand; readonly hint: string }) {
+  return (
+    <>
       <RadioGroup
-        value={basis}
-        onChange={(next) => setBasis(next as SiteBasis)}
+        value={hand.basis}
+        onChange={(next) => hand.setBasis(next as SiteBasis)}
         orientation="horizontal"
       >
         <Label>How is it known?</Label>
@@ -346,38 +434,11 @@ export function QuantityEditor({
           <Radio value="assumed">Assumed</Radio>
         </div>
       </RadioGroup>
-      <TextField value={from} onChange={setFrom} maxLength={200}>
-        <Label>{fromLabels[basis]}</Label>
+      <TextField value={hand.from} onChange={hand.setFrom} maxLength={200}>
+        <Label>{fromLabels[hand.basis]}</Label>
         <Input aria-describedby={hint} />
       </TextField>
-      {basis === 'assumed' && (
-        <RangeField range={range} onChange={setRange} si={si} measure={measure} says={rangeSays} />
-      )}
-      {withPhotos && basis !== 'assumed' && (
-        <Photos label="Photograph of the reading" photos={photos} onChange={setPhotos} most={4} />
-      )}
-      {why && <p id={hint}>{why}</p>}
-      <Actions>
-        <Button type="submit" look="go">
-          Use it
-        </Button>
-        {onRecordOnly && basis !== 'assumed' && (
-          <Button onPress={() => finish(onRecordOnly)}>Record only</Button>
-        )}
-        {onClear && value !== null && (
-          <Button
-            look="text"
-            onPress={() => {
-              onClear()
-              forget()
-              close()
-            }}
-          >
-            Take it out
-          </Button>
-        )}
-      </Actions>
-    </Editor>
+    </>
   )
 }
 

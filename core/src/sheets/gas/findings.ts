@@ -26,29 +26,7 @@ export function gasFindings(
     ...answer.pipes.flatMap((pipe) => regulatorFindings(practice, pipe)),
     ...tableFindings(answer, document),
     ...orderFindings(answer),
-    ...answer.pipes
-      .filter((pipe) => !atMost(pipe.velocity_m_s, practice.gas.velocityMost_m_s * 1.001))
-      .map((pipe): GasFinding => ({
-        id: 'gas-too-fast',
-        severity: 'fix',
-        place: pipe.place,
-        names: [pipe.segment.name, pipe.pipe.size.name],
-        figures: { speed_m_s: pipe.velocity_m_s, most_m_s: practice.gas.velocityMost_m_s },
-        source: practice.gas.velocitySource,
-        ...(pipe.chosen
-          ? {}
-          : {
-              remedy: {
-                label: 'let Hestian choose its size',
-                edits: [
-                  {
-                    path: ['gas', 'segments', document.gas.segments.indexOf(pipe.segment), 'size'],
-                    value: null,
-                  },
-                ],
-              },
-            }),
-      })),
+    ...answer.pipes.flatMap((pipe) => tooFast(document, practice, pipe)),
     ...burners
       .filter((burner) => !reached.has(burner.id))
       .map((burner): GasFinding => ({
@@ -74,24 +52,57 @@ export function gasFindings(
     ...propaneLow(document, practice),
     ...containerFindings(document, answer),
     ...endFindings(document, practice, fed),
-    ...(document.gas.bonded === 'no'
+    ...saidOnce(document, practice, answer),
+  ]
+}
+
+function tooFast(document: JobDocument, practice: Practice, pipe: GasPipeAnswer): GasFinding[] {
+  const { velocityMost_m_s: most_m_s, velocitySource } = practice.gas
+  if (atMost(pipe.velocity_m_s, most_m_s * 1.001)) return []
+  const i = document.gas.segments.indexOf(pipe.segment)
+  const choose = {
+    label: 'let Hestian choose its size',
+    edits: [{ path: ['gas', 'segments', i, 'size'], value: null }],
+  }
+  return [
+    {
+      id: 'gas-too-fast',
+      severity: 'fix',
+      place: pipe.place,
+      names: [pipe.segment.name, pipe.pipe.size.name],
+      figures: { speed_m_s: pipe.velocity_m_s, most_m_s },
+      source: velocitySource,
+      ...(pipe.chosen ? {} : { remedy: choose }),
+    },
+  ]
+}
+
+/** What holds of the whole supply: bonded or not, and sized for less than all of it. */
+function saidOnce(
+  { gas: { bonded, diversity } }: JobDocument,
+  practice: Practice,
+  { supply }: GasAnswer,
+): GasFinding[] {
+  const place = 'gas.segments'
+  return [
+    ...(bonded === 'no'
       ? [
           {
             id: 'gas-not-bonded',
             severity: 'fix',
-            place: 'gas.segments',
+            place,
             source: practice.gas.bondSource,
           } satisfies GasFinding,
         ]
       : []),
-    ...(document.gas.diversity
+    ...(diversity
       ? [
           {
             id: 'gas-diversified',
             severity: 'note',
-            place: 'gas.segments',
-            names: [document.gas.diversity.rule],
-            figures: { shareRatio: answer.supply.shareRatio },
+            place,
+            names: [diversity.rule],
+            figures: { shareRatio: supply.shareRatio },
             source: sources.trade,
           } satisfies GasFinding,
         ]
@@ -109,68 +120,64 @@ function overAllowance(
   answer: GasAnswer,
   pipe: GasPipeAnswer,
 ): GasFinding[] {
-  const name = pipe.appliance?.name ?? pipe.segment.name
-  const least = pipe.appliance?.minInletGauge_Pa?.value
-  const inlet_Pa = pipe.inletGauge_Pa ?? pipe.farGauge_Pa
-  const allowance_Pa =
-    pipe.root === answer.index.root ? answer.allowance_Pa : (pipe.allowed_Pa ?? answer.allowance_Pa)
+  const names = [pipe.appliance?.name ?? pipe.segment.name]
+  const starved = starvedBy(pipe)
+  const allowance_Pa = allowanceOf(pipe, answer)
   const over = !atMost(pipe.dropTo_Pa, allowance_Pa)
-  const starved = least !== undefined && !atMost(least, inlet_Pa)
-  const chosenByHand = answer.pipes.filter((other) => !other.chosen)
-  const offered =
-    (over || starved) && chosenByHand.length > 0
-      ? {
-          remedy: {
-            label: 'let Hestian choose the sizes on the way',
-            edits: chosenByHand.map((other) => ({
-              path: ['gas', 'segments', document.gas.segments.indexOf(other.segment), 'size'],
-              value: null,
-            })),
-          },
-        }
-      : {}
-  const figures = { drop_Pa: pipe.dropTo_Pa, allowance_Pa }
   const bySheet = pipe.segment.end.makerTable !== null && !starved
+  const about = { place: pipe.place, names, figures: { drop_Pa: pipe.dropTo_Pa, allowance_Pa } }
+  const offered = over || starved ? letChoose(document, answer) : {}
+  const tooMuch: GasFinding = bySheet
+    ? { ...about, id: 'gas-maker-table', severity: 'fix', source: sources.maker }
+    : {
+        ...about,
+        id: 'gas-drop-over-allowance',
+        severity: 'stop',
+        source: practice.gas.allowanceSource,
+        ...offered,
+      }
   return [
-    ...(over && bySheet
-      ? [
-          {
-            id: 'gas-maker-table',
-            severity: 'fix',
-            place: pipe.place,
-            names: [name],
-            figures,
-            source: sources.maker,
-          } satisfies GasFinding,
-        ]
-      : []),
-    ...(over && !bySheet
-      ? [
-          {
-            id: 'gas-drop-over-allowance',
-            severity: 'stop',
-            place: pipe.place,
-            names: [name],
-            figures,
-            source: practice.gas.allowanceSource,
-            ...offered,
-          } satisfies GasFinding,
-        ]
-      : []),
-    ...(starved && least !== undefined
+    ...(over ? [tooMuch] : []),
+    ...(starved
       ? [
           {
             id: 'gas-below-minimum',
             severity: 'stop',
             place: pipe.place,
-            names: [name],
-            figures: { farGauge_Pa: inlet_Pa, leastGauge_Pa: least },
+            names,
+            figures: starved,
             source: sources.maker,
             ...offered,
           } satisfies GasFinding,
         ]
       : []),
   ]
+}
+
+/** What reaches the appliance and the least it takes, gauge, where that is more. */
+function starvedBy({ appliance, inletGauge_Pa, farGauge_Pa }: GasPipeAnswer) {
+  const leastGauge_Pa = appliance?.minInletGauge_Pa?.value
+  const inlet_Pa = inletGauge_Pa ?? farGauge_Pa
+  if (leastGauge_Pa === undefined || atMost(leastGauge_Pa, inlet_Pa)) return undefined
+  return { farGauge_Pa: inlet_Pa, leastGauge_Pa }
+}
+
+const allowanceOf = (pipe: GasPipeAnswer, { index, allowance_Pa }: GasAnswer): number =>
+  pipe.root === index.root ? allowance_Pa : (pipe.allowed_Pa ?? allowance_Pa)
+
+/** Takes every size that was chosen by hand back, where there is one. */
+function letChoose(document: JobDocument, { pipes }: GasAnswer): Pick<GasFinding, 'remedy'> {
+  const byHand = pipes.filter((pipe) => !pipe.chosen)
+  if (byHand.length === 0) return {}
+  return {
+    remedy: {
+      label: 'let Hestian choose the sizes on the way',
+      edits: byHand.map(({ segment }) => ({
+        path: ['gas', 'segments', document.gas.segments.indexOf(segment), 'size'],
+        value: null,
+      })),
+    },
+  }
 }
 
 /**

@@ -34,6 +34,7 @@ import { gasFindings } from './findings'
 import type { Decides } from '../unsettled'
 import { unsettled } from '../unsettled'
 import type { Missing, Sheet } from '../../answer/sheet'
+import { valueOr } from '../../job/valueOr'
 import { siteAtmosphere_Pa } from '../../job/siteAtmosphere'
 import type { GasPipeAnswer, GasAnswer } from './answer'
 
@@ -116,77 +117,22 @@ export function gasSheet(document: JobDocument, practice: Practice): Sheet<GasAn
 function solveGas(document: JobDocument, practice: Practice, gas: FuelGas): GasAnswer | undefined {
   const { survey, prices } = document
   const stated = survey.gasWorkingGauge_Pa
-  const supply: StagedSupply = {
-    method: document.gas.method ?? practice.gas.method,
-    gas,
-    meterGauge_Pa: stated?.value ?? practice.gas.assumedWorking_Pa[survey.fuel],
-    atmosphere_Pa: siteAtmosphere_Pa(document),
-    shareRatio: document.gas.diversity?.ratio?.value ?? 1,
-  }
-  const derate =
-    document.gas.derated && survey.elevation_m ? altitudeFactor(survey.elevation_m.value) : 1
-  const appliances = new Map(
-    fitted(document.appliances).map((appliance) => [appliance.id, appliance]),
-  )
-  const applianceOf = (segment: GasSegment) =>
-    segment.applianceId === null ? undefined : appliances.get(segment.applianceId)
+  const supply = supplyOf(document, practice, gas)
   const { ordered } = inOrder(document.gas.segments)
-  const place = new Map(
-    document.gas.segments.map((segment, i) => [segment.id, `gas.segments.${i}`]),
-  )
-  const plain = ordered.map((segment): PipeToSize & Regulated => {
-    const fixed = segment.size === null ? undefined : sizeNamed(segment.material, segment.size)
-    const regulator = regulatorOf(segment)
-    return {
-      id: segment.id,
-      from: segment.from,
-      length_m: segment.length_m?.value ?? 0,
-      elbows: segment.elbows,
-      branchTees: segment.branchTees,
-      material: segment.material,
-      load_W:
-        applianceInput_W(applianceOf(segment), gas) * derate + (segment.reserve_W?.value ?? 0),
-      ...(fixed ? { fixed } : {}),
-      ...(regulator ? { regulator } : {}),
-    }
-  })
-  const inlet = new Map(
-    stagesOf(plain, supply).flatMap(({ pipes, conditions }) =>
-      pipes.map((pipe): [string, number] => [pipe.id, conditions.meterGauge_Pa]),
-    ),
-  )
-  const allowed = new Map(
-    ordered.map((segment) => [
-      segment.id,
-      dropAllowed_Pa(
-        segment,
-        applianceOf(segment),
-        practice,
-        inlet.get(segment.id) ?? supply.meterGauge_Pa,
-      ),
-    ]),
-  )
+  const applianceOf = applianceFinder(document)
+  const plain = ordered.map((segment) => plainPipe(document, segment, applianceOf(segment), gas))
+  const beginsGauge_Pa = stageStarts(plain, supply)
+  const allowed_Pa = (segment: GasSegment) =>
+    dropAllowed_Pa(segment, applianceOf(segment), practice, beginsGauge_Pa(segment.id))
   const byTable =
     practice.gas.tableCheck && survey.fuel === 'natural-gas' && !isElevated(supply.meterGauge_Pa)
-  const least = byTable ? tableLeastBores_m(plain, gas) : new Map<string, number>()
-  const flows = branchFlows(plain, gas, supply.shareRatio)
-  /** Slow enough even at the least pressure its stage may come to: there the gas is widest. */
-  const calm_m = (pipe: PipeToSize) => {
-    const begins_Pa = inlet.get(pipe.id) ?? supply.meterGauge_Pa
-    return Math.sqrt(
-      carriedFlow_m3_s(flows.get(pipe.id) ?? 0, {
-        atmosphere_Pa: supply.atmosphere_Pa,
-        meterGauge_Pa: begins_Pa - stageAllowance_Pa(practice, begins_Pa),
-      }) /
-        ((Math.PI / 4) * practice.gas.velocityMost_m_s),
-    )
-  }
-  const toSize = plain.map((pipe) => {
-    const most = allowed.get(pipe.id)
+  const leastBore_m = leastBores(plain, practice, { supply, byTable, beginsGauge_Pa })
+  const toSize = plain.map((pipe, i) => {
+    const most_Pa = ordered[i] && allowed_Pa(ordered[i])
     return {
       ...pipe,
-      leastBore_m: Math.max(least.get(pipe.id) ?? 0, calm_m(pipe)),
-      ...(most === undefined ? {} : { dropAllowed_Pa: most }),
+      leastBore_m: leastBore_m(pipe.id),
+      ...(most_Pa === undefined ? {} : { dropAllowed_Pa: most_Pa }),
     }
   })
   const price = priceList(prices)
@@ -195,43 +141,14 @@ function solveGas(document: JobDocument, practice: Practice, gas: FuelGas): GasA
     const size = pipe.fixed ?? sizes.get(pipe.id)
     return size ? [{ ...pipe, size }] : []
   })
-  const states = new Map(solveStages(sized, supply).map((state) => [state.id, state]))
-  const table = new Map(
-    byTable ? tableVerdict(sized, gas).map((row) => [row.id, row.table_m3_s]) : [],
-  )
-  const byId = new Map(sized.map((pipe) => [pipe.id, pipe]))
-  const pipes = ordered.flatMap((segment): GasPipeAnswer[] => {
-    const [state, pipe, appliance, table_m3_s, allowed_Pa] = [
-      states.get(segment.id),
-      byId.get(segment.id),
-      applianceOf(segment),
-      table.get(segment.id),
-      allowed.get(segment.id),
-    ]
-    if (!state || !pipe) return []
-    return [
-      {
-        ...state,
-        segment,
-        place: place.get(segment.id) ?? 'gas.segments',
-        pipe,
-        chosen: segment.size === null,
-        ...(allowed_Pa === undefined ? {} : { allowed_Pa }),
-        ...(appliance
-          ? { appliance, inletGauge_Pa: state.farGauge_Pa - connectorDrop_Pa(segment) }
-          : {}),
-        ...(table_m3_s === undefined ? {} : { table_m3_s }),
-      },
-    ]
-  })
-  const fed = pipes.filter((pipe) => pipe.appliance && pipe.pipe.load_W > 0)
-  const slack_Pa = (pipe: GasPipeAnswer) => (pipe.allowed_Pa ?? Infinity) - pipe.dropTo_Pa
-  const index = [...fed].sort((a, b) => slack_Pa(a) - slack_Pa(b))[0]
+  const pipes = answerPipes(document, sized, { ordered, supply, byTable, applianceOf, allowed_Pa })
+  const index = worstOff(pipes)
   if (!index) return undefined
   const total_W =
     pipes
       .filter((pipe) => pipe.segment.from === meterNode)
       .reduce((sum, pipe) => sum + pipe.flow_m3_s, 0) * gas.grossHeat_J_m3
+  const inStage = new Set(pipes.filter((pipe) => pipe.root === index.root).map((pipe) => pipe.id))
   return {
     gas,
     supply,
@@ -244,7 +161,7 @@ function solveGas(document: JobDocument, practice: Practice, gas: FuelGas): GasA
     index,
     indexRun: pathTo(document.gas.segments, index.id)
       .map((segment) => segment.id)
-      .filter((id) => states.get(id)?.root === index.root),
+      .filter((id) => inStage.has(id)),
     indexAllowed_Pa: index.allowed_Pa ?? practice.gas.allowance_Pa,
     ...(byTable ? { tableLength_m: tableLength_m(sized) } : {}),
     cost: treeCost(sized, price),
@@ -253,6 +170,148 @@ function solveGas(document: JobDocument, practice: Practice, gas: FuelGas): GasA
       0,
     ),
   }
+}
+
+const supplyOf = (document: JobDocument, practice: Practice, gas: FuelGas): StagedSupply => ({
+  method: document.gas.method ?? practice.gas.method,
+  gas,
+  meterGauge_Pa: valueOr(
+    document.survey.gasWorkingGauge_Pa,
+    practice.gas.assumedWorking_Pa[document.survey.fuel],
+  ),
+  atmosphere_Pa: siteAtmosphere_Pa(document),
+  shareRatio: valueOr(document.gas.diversity?.ratio, 1),
+})
+
+type ApplianceOf = (segment: GasSegment) => Appliance | undefined
+
+function applianceFinder(document: JobDocument): ApplianceOf {
+  const appliances = new Map(
+    fitted(document.appliances).map((appliance) => [appliance.id, appliance]),
+  )
+  return ({ applianceId }) => (applianceId === null ? undefined : appliances.get(applianceId))
+}
+
+/** A segment as the methods know it: what it feeds, what is fixed about it. */
+function plainPipe(
+  { gas: { derated }, survey: { elevation_m } }: JobDocument,
+  segment: GasSegment,
+  appliance: Appliance | undefined,
+  gas: FuelGas,
+): PipeToSize & Regulated {
+  const { id, from, elbows, branchTees, material } = segment
+  const fixed = segment.size === null ? undefined : sizeNamed(material, segment.size)
+  const regulator = regulatorOf(segment)
+  const derate = derated && elevation_m ? altitudeFactor(elevation_m.value) : 1
+  return {
+    id,
+    from,
+    length_m: valueOr(segment.length_m, 0),
+    elbows,
+    branchTees,
+    material,
+    load_W: applianceInput_W(appliance, gas) * derate + valueOr(segment.reserve_W, 0),
+    ...(fixed ? { fixed } : {}),
+    ...(regulator ? { regulator } : {}),
+  }
+}
+
+/** Pressure, gauge, at which the stage of a pipe begins: the meter's, or its regulator's. */
+function stageStarts(
+  pipes: readonly (PipeToSize & Regulated)[],
+  supply: StagedSupply,
+): (id: string) => number {
+  const begins = new Map(
+    stagesOf(pipes, supply).flatMap(({ pipes: of, conditions }) =>
+      of.map((pipe): [string, number] => [pipe.id, conditions.meterGauge_Pa]),
+    ),
+  )
+  return (id) => begins.get(id) ?? supply.meterGauge_Pa
+}
+
+/** The least bore a pipe may have: by the table where one rules, and for the gas to stay calm. */
+function leastBores(
+  pipes: readonly PipeToSize[],
+  practice: Practice,
+  {
+    supply,
+    byTable,
+    beginsGauge_Pa,
+  }: {
+    readonly supply: StagedSupply
+    readonly byTable: boolean
+    readonly beginsGauge_Pa: (id: string) => number
+  },
+): (id: string) => number {
+  const least = byTable ? tableLeastBores_m(pipes, supply.gas) : new Map<string, number>()
+  const flows = branchFlows(pipes, supply.gas, supply.shareRatio)
+  /** Slow enough even at the least pressure its stage may come to: there the gas is widest. */
+  const calm_m = (id: string) => {
+    const begins_Pa = beginsGauge_Pa(id)
+    return Math.sqrt(
+      carriedFlow_m3_s(flows.get(id) ?? 0, {
+        atmosphere_Pa: supply.atmosphere_Pa,
+        meterGauge_Pa: begins_Pa - stageAllowance_Pa(practice, begins_Pa),
+      }) /
+        ((Math.PI / 4) * practice.gas.velocityMost_m_s),
+    )
+  }
+  return (id) => Math.max(least.get(id) ?? 0, calm_m(id))
+}
+
+/** Every pipe in its size, with what flows in it and what is left at its far end. */
+function answerPipes(
+  document: JobDocument,
+  sized: readonly (SizedPipe & Regulated)[],
+  {
+    ordered,
+    supply,
+    byTable,
+    applianceOf,
+    allowed_Pa,
+  }: {
+    readonly ordered: readonly GasSegment[]
+    readonly supply: StagedSupply
+    readonly byTable: boolean
+    readonly applianceOf: ApplianceOf
+    readonly allowed_Pa: (segment: GasSegment) => number | undefined
+  },
+): readonly GasPipeAnswer[] {
+  const states = new Map(solveStages(sized, supply).map((state) => [state.id, state]))
+  const verdicts = byTable ? tableVerdict(sized, supply.gas) : []
+  const table = new Map(verdicts.map((row) => [row.id, row.table_m3_s]))
+  const byId = new Map(sized.map((pipe) => [pipe.id, pipe]))
+  const place = new Map(
+    document.gas.segments.map((segment, i) => [segment.id, `gas.segments.${i}`]),
+  )
+  return ordered.flatMap((segment): GasPipeAnswer[] => {
+    const [state, pipe] = [states.get(segment.id), byId.get(segment.id)]
+    if (!state || !pipe) return []
+    const most_Pa = allowed_Pa(segment)
+    const appliance = applianceOf(segment)
+    const table_m3_s = table.get(segment.id)
+    return [
+      {
+        ...state,
+        segment,
+        place: place.get(segment.id) ?? 'gas.segments',
+        pipe,
+        chosen: segment.size === null,
+        ...(most_Pa === undefined ? {} : { allowed_Pa: most_Pa }),
+        ...(appliance
+          ? { appliance, inletGauge_Pa: state.farGauge_Pa - connectorDrop_Pa(segment) }
+          : {}),
+        ...(table_m3_s === undefined ? {} : { table_m3_s }),
+      },
+    ]
+  })
+}
+
+/** The fed pipe with the least left of what may be lost on the way to it: the index. */
+function worstOff(pipes: readonly GasPipeAnswer[]): GasPipeAnswer | undefined {
+  const slack_Pa = (pipe: GasPipeAnswer) => (pipe.allowed_Pa ?? Infinity) - pipe.dropTo_Pa
+  const fed = pipes.filter((pipe) => pipe.appliance && pipe.pipe.load_W > 0)
+  return [...fed].sort((a, b) => slack_Pa(a) - slack_Pa(b))[0]
 }
 
 /** The largest catalogue size for every free pipe: shown, with a stop, where no choice does. */
