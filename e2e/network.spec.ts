@@ -134,7 +134,7 @@ test('a water feed is pasted, opened, sent round and filled, on a phone too', as
   await page.evaluate((id) => (location.hash = `#${id}`), place)
   await expect(page.locator(`[id="${place}"][role=row]`)).toBeVisible()
   const wait = page
-    .getByRole('region', { name: 'At the outlets' })
+    .getByRole('table', { name: 'At the outlets' })
     .or(page.locator('section', { hasText: 'At the outlets' }))
     .first()
   await expect(wait).toContainText(/Flat basin/)

@@ -1,3 +1,4 @@
+export * from './answer/counted'
 export * from './answer/expect'
 export * from './answer/finding'
 export * from './answer/sources'

@@ -9,7 +9,7 @@ import { Adds, Drop } from '../ui/Drop'
 import { Choice, InlineText } from '../ui/fields'
 import { QuantityCell, rowId } from '../ui/QuantityRow'
 import { NotesHere } from '../ui/SheetPage'
-import { Cell, Figure, Row, Table } from '../ui/Table'
+import { Acts, Cell, Figure, Row, Table } from '../ui/Table'
 import { inZone, placeOf, zonePlaces } from './places'
 
 type Kind = CircuitPart['kind']
@@ -113,17 +113,19 @@ export function Parts({ answer }: { readonly answer: CircuitAnswer | undefined }
                     ''
                   )}
                 </Figure>
-                <Drop
-                  name={part.name}
-                  onPress={() =>
-                    edit([
-                      {
-                        path: ['heating', 'parts'],
-                        value: parts.filter((one) => one.id !== part.id),
-                      },
-                    ])
-                  }
-                />
+                <Acts>
+                  <Drop
+                    name={part.name}
+                    onPress={() =>
+                      edit([
+                        {
+                          path: ['heating', 'parts'],
+                          value: parts.filter((one) => one.id !== part.id),
+                        },
+                      ])
+                    }
+                  />
+                </Acts>
               </Row>
             )
           })}

@@ -9,7 +9,7 @@ import { Adds, Drop } from '../ui/Drop'
 import { Choice, InlineCount, InlineText } from '../ui/fields'
 import { QuantityCell } from '../ui/QuantityRow'
 import { NotesHere } from '../ui/SheetPage'
-import { Cell, Row, Table } from '../ui/Table'
+import { Acts, Cell, Row, Table } from '../ui/Table'
 
 /** What gives the heat: type, how many, what each gives and holds. */
 export function Emitters({ answer }: { readonly answer: CircuitAnswer | undefined }) {
@@ -93,17 +93,19 @@ export function Emitters({ answer }: { readonly answer: CircuitAnswer | undefine
                     )}
                   />
                 </Cell>
-                <Drop
-                  name={emitter.name}
-                  onPress={() =>
-                    edit([
-                      {
-                        path: ['heating', 'emitters'],
-                        value: emitters.filter((one) => one.id !== emitter.id),
-                      },
-                    ])
-                  }
-                />
+                <Acts>
+                  <Drop
+                    name={emitter.name}
+                    onPress={() =>
+                      edit([
+                        {
+                          path: ['heating', 'emitters'],
+                          value: emitters.filter((one) => one.id !== emitter.id),
+                        },
+                      ])
+                    }
+                  />
+                </Acts>
               </Row>
             )
           })}

@@ -1,4 +1,4 @@
-import type { CircuitAnswer, MaterialName } from '@hestian/core'
+import type { CircuitAnswer, Heating, MaterialName } from '@hestian/core'
 import { materials, materialsOffered } from '@hestian/core'
 import { newId } from '../api/client'
 import { known } from '../ui/numbers'
@@ -8,8 +8,10 @@ import { Button } from '../ui/Button'
 import { Adds, Drop } from '../ui/Drop'
 import { Choice, InlineCount, InlineText } from '../ui/fields'
 import { QuantityCell } from '../ui/QuantityRow'
-import { Cell, Figure, Row, Table } from '../ui/Table'
+import { Acts, Cell, Figure, Row, Table } from '../ui/Table'
 import { atOneOf, inZone, pipePlaces, placeOf } from './places'
+
+type HeatingPipe = Heating['pipes'][number]
 
 /** Pipes of the circuit: in what size, how long, how fast, and what they lose. */
 export function Pipes({ answer }: { readonly answer: CircuitAnswer | undefined }) {
@@ -18,10 +20,8 @@ export function Pipes({ answer }: { readonly answer: CircuitAnswer | undefined }
   const { show } = useReadBy()
   const { heating } = draft.document
   if (!heating) return null
-  const { pipes, zones } = heating
-  const at = (i: number, key: string) => ['heating', 'pipes', i, key]
+  const { pipes } = heating
   const steel = solution.practice.gas.material === 'steel-schedule-40'
-  const places = pipePlaces(zones)
   return (
     <section>
       <SectionHead>
@@ -43,126 +43,14 @@ export function Pipes({ answer }: { readonly answer: CircuitAnswer | undefined }
             '',
           ]}
         >
-          {pipes.map((pipe, i) => {
-            const solved = answer?.pipes.find((one) => one.pipe.id === pipe.id)
-            return (
-              <Row key={pipe.id} place={`heating.pipes.${i}`}>
-                <Cell head="Pipe">
-                  <InlineText
-                    label={`Pipe ${i + 1}`}
-                    required
-                    lines
-                    value={pipe.name}
-                    maxLength={120}
-                    onCommit={(name) => edit([{ path: at(i, 'name'), value: name.trim() }])}
-                  />
-                </Cell>
-                <Cell head="Carries">
-                  <Choice
-                    label={`What ${pipe.name} carries`}
-                    value={
-                      pipe.zoneId !== null && pipe.carries !== 'all'
-                        ? atOneOf(pipe.zoneId)
-                        : inZone(pipe.zoneId)
-                    }
-                    options={places}
-                    onChoose={(id) => {
-                      const { zoneId, carries } = placeOf(id)
-                      edit([
-                        { path: at(i, 'zoneId'), value: zoneId },
-                        { path: at(i, 'carries'), value: carries },
-                      ])
-                    }}
-                  />
-                </Cell>
-                <Cell head="Size">
-                  <Choice<MaterialName>
-                    label={`Material of ${pipe.name}`}
-                    value={pipe.material}
-                    options={materialsOffered(solution.practice, 'heating', pipe.material).map(
-                      (id) => ({
-                        id,
-                        text: materials[id].label,
-                      }),
-                    )}
-                    onChoose={(material) =>
-                      edit([
-                        { path: at(i, 'material'), value: material },
-                        { path: at(i, 'size'), value: null },
-                      ])
-                    }
-                  />
-                  <Choice
-                    label={`Size of ${pipe.name}`}
-                    value={pipe.size ?? 'choose'}
-                    options={[
-                      {
-                        id: 'choose',
-                        text: solved?.chosen ? `for me: ${solved.size.name}` : 'for me',
-                      },
-                      ...materials[pipe.material].sizes.map((size) => ({
-                        id: size.name as string,
-                        text: size.name as string,
-                      })),
-                    ]}
-                    onChoose={(size) =>
-                      edit([{ path: at(i, 'size'), value: size === 'choose' ? null : size }])
-                    }
-                  />
-                </Cell>
-                <Cell head="Length" end>
-                  <QuantityCell
-                    label={`Length of ${pipe.name}`}
-                    measure="length"
-                    {...known(pipe.length_m, at(i, 'length_m'), edit)}
-                  />
-                </Cell>
-                <Cell head="Longest way" end>
-                  <QuantityCell
-                    label={`Longest way through ${pipe.name}`}
-                    measure="length"
-                    {...known(
-                      pipe.run_m ??
-                        (pipe.length_m
-                          ? {
-                              ...pipe.length_m,
-                              basis: 'assumed',
-                              from: 'All of it',
-                              between: undefined,
-                            }
-                          : null),
-                      at(i, 'run_m'),
-                      edit,
-                    )}
-                  />
-                </Cell>
-                <Cell head="Bends" end>
-                  <InlineCount
-                    label={`Bends of ${pipe.name}`}
-                    value={pipe.bends}
-                    onCommit={(bends) => edit([{ path: at(i, 'bends'), value: bends }])}
-                  />
-                </Cell>
-                <Figure head="Speed" of={solved ? `${pipe.name}, ${solved.size.name}` : ''}>
-                  {solved ? show.figure(solved.velocity_m_s, 'velocity', 2) : ''}
-                </Figure>
-                <Figure head="Loss" of={solved ? `${pipe.name}, ${solved.size.name}` : ''}>
-                  {solved ? show.figure(solved.loss_Pa, 'water-pressure', 3) : ''}
-                </Figure>
-                <Drop
-                  name={pipe.name}
-                  onPress={() =>
-                    edit([
-                      {
-                        path: ['heating', 'pipes'],
-                        value: pipes.filter((one) => one.id !== pipe.id),
-                      },
-                    ])
-                  }
-                />
-              </Row>
-            )
-          })}
+          {pipes.map((pipe, i) => (
+            <PipeRow
+              key={pipe.id}
+              pipe={pipe}
+              index={i}
+              solved={answer?.pipes.find((one) => one.pipe.id === pipe.id)}
+            />
+          ))}
         </Table>
       )}
       <Adds>
@@ -191,5 +79,143 @@ export function Pipes({ answer }: { readonly answer: CircuitAnswer | undefined }
         </Button>
       </Adds>
     </section>
+  )
+}
+
+interface PipeRowProps {
+  readonly pipe: HeatingPipe
+  readonly index: number
+  readonly solved: CircuitAnswer['pipes'][number] | undefined
+}
+
+function PipeRow({ pipe, index, solved }: PipeRowProps) {
+  const { draft } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
+  const { pipes = [], zones = [] } = draft.document.heating ?? {}
+  const at = (key: string) => ['heating', 'pipes', index, key]
+  const worked = solved ? `${pipe.name}, ${solved.size.name}` : ''
+  return (
+    <Row place={`heating.pipes.${index}`}>
+      <Cell head="Pipe">
+        <InlineText
+          label={`Pipe ${index + 1}`}
+          required
+          lines
+          value={pipe.name}
+          maxLength={120}
+          onCommit={(name) => edit([{ path: at('name'), value: name.trim() }])}
+        />
+      </Cell>
+      <Cell head="Carries">
+        <Choice
+          label={`What ${pipe.name} carries`}
+          value={
+            pipe.zoneId !== null && pipe.carries !== 'all'
+              ? atOneOf(pipe.zoneId)
+              : inZone(pipe.zoneId)
+          }
+          options={pipePlaces(zones)}
+          onChoose={(id) => {
+            const { zoneId, carries } = placeOf(id)
+            edit([
+              { path: at('zoneId'), value: zoneId },
+              { path: at('carries'), value: carries },
+            ])
+          }}
+        />
+      </Cell>
+      <Cell head="Size">
+        <Made pipe={pipe} index={index} chosen={solved?.chosen ? solved.size.name : undefined} />
+      </Cell>
+      <Cell head="Length" end>
+        <QuantityCell
+          label={`Length of ${pipe.name}`}
+          measure="length"
+          {...known(pipe.length_m, at('length_m'), edit)}
+        />
+      </Cell>
+      <Cell head="Longest way" end>
+        <QuantityCell
+          label={`Longest way through ${pipe.name}`}
+          measure="length"
+          {...known(wayOf(pipe), at('run_m'), edit)}
+        />
+      </Cell>
+      <Cell head="Bends" end>
+        <InlineCount
+          label={`Bends of ${pipe.name}`}
+          value={pipe.bends}
+          onCommit={(bends) => edit([{ path: at('bends'), value: bends }])}
+        />
+      </Cell>
+      <Figure head="Speed" of={worked}>
+        {solved ? show.figure(solved.velocity_m_s, 'velocity', 2) : ''}
+      </Figure>
+      <Figure head="Loss" of={worked}>
+        {solved ? show.figure(solved.loss_Pa, 'water-pressure', 3) : ''}
+      </Figure>
+      <Acts>
+        <Drop
+          name={pipe.name}
+          onPress={() =>
+            edit([{ path: ['heating', 'pipes'], value: pipes.filter(({ id }) => id !== pipe.id) }])
+          }
+        />
+      </Acts>
+    </Row>
+  )
+}
+
+/** The longest way through it, where that was not typed: all of it. */
+const wayOf = ({ run_m, length_m }: HeatingPipe): HeatingPipe['run_m'] =>
+  run_m ?? (length_m && { value: length_m.value, basis: 'assumed', from: 'All of it' })
+
+/** What it is made of and its size, chosen for me or by hand. */
+function Made({
+  pipe,
+  index,
+  chosen,
+}: {
+  readonly pipe: HeatingPipe
+  readonly index: number
+  /** The size that was chosen for it, where one was. */
+  readonly chosen: string | undefined
+}) {
+  const { solution } = useDesign()
+  const { edit } = useJobActions()
+  const at = (key: string) => ['heating', 'pipes', index, key]
+  return (
+    <>
+      <Choice<MaterialName>
+        label={`Material of ${pipe.name}`}
+        value={pipe.material}
+        options={materialsOffered(solution.practice, 'heating', pipe.material).map((id) => ({
+          id,
+          text: materials[id].label,
+        }))}
+        onChoose={(material) =>
+          edit([
+            { path: at('material'), value: material },
+            { path: at('size'), value: null },
+          ])
+        }
+      />
+      <Choice
+        label={`Size of ${pipe.name}`}
+        value={pipe.size ?? 'choose'}
+        options={[
+          {
+            id: 'choose',
+            text: chosen === undefined ? 'for me' : `for me: ${chosen}`,
+          },
+          ...materials[pipe.material].sizes.map((size) => ({
+            id: size.name as string,
+            text: size.name as string,
+          })),
+        ]}
+        onChoose={(size) => edit([{ path: at('size'), value: size === 'choose' ? null : size }])}
+      />
+    </>
   )
 }

@@ -1,4 +1,4 @@
-import type { CircuitAnswer, Show, ZoneAnswer } from '@hestian/core'
+import type { CircuitAnswer, Heating, Show, ZoneAnswer } from '@hestian/core'
 import { newId } from '../api/client'
 import { known } from '../ui/numbers'
 import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
@@ -9,7 +9,9 @@ import { Adds, Drop } from '../ui/Drop'
 import { Choice, InlineText } from '../ui/fields'
 import { QuantityCell } from '../ui/QuantityRow'
 import { NotesHere } from '../ui/SheetPage'
-import { Cell, Figure, Row, Table } from '../ui/Table'
+import { Acts, Cell, Figure, Row, Table } from '../ui/Table'
+
+type HeatingZone = Heating['zones'][number]
 
 /** What its balancing valve takes and the setting at which it does; the index zone has none. */
 function throttled(zone: ZoneAnswer, show: Show): string {
@@ -25,13 +27,12 @@ function throttled(zone: ZoneAnswer, show: Show): string {
  * valve is set to.
  */
 export function Zones({ answer }: { readonly answer: CircuitAnswer | undefined }) {
-  const { draft, solution } = useDesign()
+  const { draft } = useDesign()
   const { edit } = useJobActions()
   const { show } = useReadBy()
   const { heating, heat } = draft.document
   if (!heating) return null
   const { zones } = heating
-  const at = (i: number, key: string) => ['heating', 'zones', i, key]
   const spare = heat.zones.filter((zone) => !zones.some((one) => one.heatZoneId === zone.id))
   const add = (name: string, heatZoneId: string | null, n: number) => ({
     path: ['heating', 'zones', zones.length + n],
@@ -58,95 +59,14 @@ export function Zones({ answer }: { readonly answer: CircuitAnswer | undefined }
             '',
           ]}
         >
-          {zones.map((zone, i) => {
-            const solved = answer?.zones.find((one) => one.zone.id === zone.id)
-            const linked = heat.zones.some((one) => one.id === zone.heatZoneId)
-            return (
-              <Row key={zone.id} place={`heating.zones.${i}`}>
-                <Cell head="Zone">
-                  <InlineText
-                    label={`Zone ${i + 1}`}
-                    required
-                    value={zone.name}
-                    maxLength={120}
-                    onCommit={(name) => edit([{ path: at(i, 'name'), value: name.trim() }])}
-                  />
-                  <SmallToggle
-                    isSelected={zone.alone}
-                    onChange={(alone) => edit([{ path: at(i, 'alone'), value: alone }])}
-                  >
-                    <i />
-                    fed alone
-                  </SmallToggle>
-                </Cell>
-                <Cell head="Heat from">
-                  <Choice
-                    label={`Heat of ${zone.name} from`}
-                    value={linked ? (zone.heatZoneId ?? '') : 'typed'}
-                    options={[
-                      { id: 'typed', text: 'typed here' },
-                      ...heat.zones.map((one) => ({ id: one.id, text: one.name })),
-                    ]}
-                    onChoose={(id) =>
-                      edit([
-                        { path: at(i, 'heatZoneId'), value: id === 'typed' ? null : id },
-                        ...(id === 'typed' ? [] : [{ path: at(i, 'load_W'), value: null }]),
-                      ])
-                    }
-                  />
-                </Cell>
-                {linked && !zone.load_W ? (
-                  <Figure head="Heat">{solved ? show(solved.load_W, 'power') : ''}</Figure>
-                ) : (
-                  <Cell head="Heat" end>
-                    <QuantityCell
-                      label={`Heat of ${zone.name}`}
-                      measure="power"
-                      {...known(zone.load_W, at(i, 'load_W'), edit)}
-                    />
-                  </Cell>
-                )}
-                <Cell head="Difference" end>
-                  <QuantityCell
-                    label={`Flow less return of ${zone.name}`}
-                    measure="temperature-difference"
-                    {...known(
-                      zone.difference_K ?? {
-                        value: solution.practice.circuit.difference_K,
-                        basis: 'assumed',
-                        from: 'Usual',
-                      },
-                      at(i, 'difference_K'),
-                      edit,
-                    )}
-                  />
-                </Cell>
-                <Figure head="Flow" of={`Flow of ${zone.name}`}>
-                  {solved ? show.figure(solved.flow_m3_s, 'water-flow') : ''}
-                </Figure>
-                <Figure head="Loss" of={`Loss of ${zone.name}`}>
-                  {solved ? show.figure(solved.loss_Pa, 'water-pressure') : ''}
-                </Figure>
-                <Figure
-                  head="Throttle"
-                  {...(solved?.setting_m3_s === undefined ? {} : { of: `Balancing ${zone.name}` })}
-                >
-                  {solved ? throttled(solved, show) : ''}
-                </Figure>
-                <Drop
-                  name={zone.name}
-                  onPress={() =>
-                    edit([
-                      {
-                        path: ['heating', 'zones'],
-                        value: zones.filter((one) => one.id !== zone.id),
-                      },
-                    ])
-                  }
-                />
-              </Row>
-            )
-          })}
+          {zones.map((zone, i) => (
+            <ZoneRow
+              key={zone.id}
+              zone={zone}
+              index={i}
+              solved={answer?.zones.find((one) => one.zone.id === zone.id)}
+            />
+          ))}
         </Table>
       )}
       <Adds>
@@ -163,5 +83,120 @@ export function Zones({ answer }: { readonly answer: CircuitAnswer | undefined }
         </Button>
       </Adds>
     </section>
+  )
+}
+
+interface ZoneRowProps {
+  readonly zone: HeatingZone
+  readonly index: number
+  readonly solved: ZoneAnswer | undefined
+}
+
+function ZoneRow({ zone, index, solved }: ZoneRowProps) {
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
+  const { heat, heating } = draft.document
+  const { zones = [] } = heating ?? {}
+  const at = (key: string) => ['heating', 'zones', index, key]
+  const linked = heat.zones.some((one) => one.id === zone.heatZoneId)
+  return (
+    <Row place={`heating.zones.${index}`}>
+      <Cell head="Zone">
+        <InlineText
+          label={`Zone ${index + 1}`}
+          required
+          value={zone.name}
+          maxLength={120}
+          onCommit={(name) => edit([{ path: at('name'), value: name.trim() }])}
+        />
+        <SmallToggle
+          isSelected={zone.alone}
+          onChange={(alone) => edit([{ path: at('alone'), value: alone }])}
+        >
+          <i />
+          fed alone
+        </SmallToggle>
+      </Cell>
+      <Cell head="Heat from">
+        <Choice
+          label={`Heat of ${zone.name} from`}
+          value={linked ? (zone.heatZoneId ?? '') : 'typed'}
+          options={[
+            { id: 'typed', text: 'typed here' },
+            ...heat.zones.map((one) => ({ id: one.id, text: one.name })),
+          ]}
+          onChoose={(id) =>
+            edit([
+              { path: at('heatZoneId'), value: id === 'typed' ? null : id },
+              ...(id === 'typed' ? [] : [{ path: at('load_W'), value: null }]),
+            ])
+          }
+        />
+      </Cell>
+      <HeatCell zone={zone} index={index} linked={linked} load_W={solved?.load_W} />
+      <Cell head="Difference" end>
+        <QuantityCell
+          label={`Flow less return of ${zone.name}`}
+          measure="temperature-difference"
+          {...known(
+            zone.difference_K ?? {
+              value: solution.practice.circuit.difference_K,
+              basis: 'assumed',
+              from: 'Usual',
+            },
+            at('difference_K'),
+            edit,
+          )}
+        />
+      </Cell>
+      <Figure head="Flow" of={`Flow of ${zone.name}`}>
+        {solved ? show.figure(solved.flow_m3_s, 'water-flow') : ''}
+      </Figure>
+      <Figure head="Loss" of={`Loss of ${zone.name}`}>
+        {solved ? show.figure(solved.loss_Pa, 'water-pressure') : ''}
+      </Figure>
+      <Figure
+        head="Throttle"
+        {...(solved?.setting_m3_s === undefined ? {} : { of: `Balancing ${zone.name}` })}
+      >
+        {solved ? throttled(solved, show) : ''}
+      </Figure>
+      <Acts>
+        <Drop
+          name={zone.name}
+          onPress={() =>
+            edit([{ path: ['heating', 'zones'], value: zones.filter(({ id }) => id !== zone.id) }])
+          }
+        />
+      </Acts>
+    </Row>
+  )
+}
+
+/** Its heat: computed with the zone it is linked to, typed where it is not. */
+function HeatCell({
+  zone,
+  index,
+  linked,
+  load_W,
+}: {
+  readonly zone: HeatingZone
+  readonly index: number
+  readonly linked: boolean
+  readonly load_W: number | undefined
+}) {
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
+  if (linked && !zone.load_W)
+    return <Figure head="Heat">{load_W === undefined ? '' : show(load_W, 'power')}</Figure>
+  return (
+    <Cell head="Heat" end>
+      <QuantityCell
+        label={`Heat of ${zone.name}`}
+        measure="power"
+        {...known(zone.load_W, ['heating', 'zones', index, 'load_W'], edit)}
+      />
+    </Cell>
   )
 }

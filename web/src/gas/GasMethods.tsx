@@ -4,7 +4,7 @@ import { memo, useMemo } from 'react'
 import styled from 'styled-components'
 import { useDesign, useReadBy } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
-import { Cell, Figure, Row, Table } from '../ui/Table'
+import { Figure, Row, RowHead, Table } from '../ui/Table'
 
 const names: Readonly<Record<SizingMethod, string>> = {
   'longest-length': 'Longest length',
@@ -49,10 +49,10 @@ export const GasMethods = memo(function GasMethods({ answer }: { readonly answer
             const own = here?.sizes.get(pipe.id)?.name
             return (
               <Row key={pipe.id} place={`methods.${pipe.id}`}>
-                <Cell head="Pipe">
+                <RowHead head="Pipe">
                   {pipe.segment.name}
                   {pipe.chosen ? '' : <Stays>stays as it is</Stays>}
-                </Cell>
+                </RowHead>
                 {methods.map(({ method, sizes }) => {
                   const name = sizes.get(pipe.id)?.name
                   return (

@@ -5,7 +5,7 @@ import styled from 'styled-components'
 import { useDesign, useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
-import { Cell, Figure, Row, Table } from '../ui/Table'
+import { Cell, Figure, Row, RowHead, Table } from '../ui/Table'
 
 interface PricesProps {
   readonly used: readonly {
@@ -70,9 +70,9 @@ export const Prices = memo(function Prices({ used, cost }: PricesProps) {
             .reduce((sum, pipe) => sum + pipe.length_m, 0)
           return (
             <Row key={`${material}/${size.name}`} place={`prices.${material}.${size.name}`}>
-              <Cell head="Pipe">
+              <RowHead head="Pipe">
                 {materials[material].label}, {size.name}
-              </Cell>
+              </RowHead>
               <Figure head="Of it here">{laid_m > 0 ? show(laid_m, 'length') : ''}</Figure>
               <Cell head={`A ${unit}`} end>
                 <PriceInput

@@ -1,5 +1,6 @@
 import type { DischargeMaterial, DischargePiece, DischargeSize, ReliefAnswer } from '@hestian/core'
 import {
+  counted,
   dischargeElevation,
   dischargeEnds,
   dischargeMaterials,
@@ -20,7 +21,7 @@ import { Adds, Drop } from '../ui/Drop'
 import { Choice } from '../ui/fields'
 import { QuantityCell } from '../ui/QuantityRow'
 import { saveFile } from '../ui/saveFile'
-import { Cell, Row, Table } from '../ui/Table'
+import { Acts, Cell, Row, Table } from '../ui/Table'
 import { Worked } from '../ui/Worked'
 import { useNarrow } from '../ui/useNarrow'
 
@@ -155,7 +156,7 @@ export function DischargeRun({
               path={at('pieces', i, 'length_m')}
               onChange={(next) => change(i, next)}
             />
-            <Moves>
+            <Acts>
               <Button
                 look="text"
                 aria-label={`Piece ${i + 1} earlier`}
@@ -179,7 +180,7 @@ export function DischargeRun({
                   put(run.pieces.filter((one) => one.id !== piece.id))
                 }}
               />
-            </Moves>
+            </Acts>
           </Row>
         ))}
       </Table>
@@ -378,7 +379,7 @@ function ByTable({
   const would_mm = table.would && Math.round(table.would.outsideDiameter_m * 1000)
   return (
     <>
-      : {show(table.straight_m, 'length', 2)} with {table.bends} bends of the{' '}
+      : {show(table.straight_m, 'length', 2)} with {counted(table.bends, 'bend')} of the{' '}
       <Worked of={`Length the table lets the pipe after the tundish of ${name} have`}>
         {show(table.permitted_m, 'length', 2)}
       </Worked>{' '}
@@ -467,9 +468,4 @@ const Name = styled.button`
   @media (pointer: coarse) {
     min-height: 48px;
   }
-`
-const Moves = styled.div`
-  display: flex;
-  gap: 8px;
-  align-items: center;
 `

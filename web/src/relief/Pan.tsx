@@ -3,7 +3,7 @@ import { useDesign, useJobActions } from '../job/JobContext'
 import { Schools } from '../job/Schools'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Choice, InlineText } from '../ui/fields'
-import { Cell, Row, Table } from '../ui/Table'
+import { Cell, Row, RowHead, Table } from '../ui/Table'
 
 const reasons: Readonly<Record<PanNeed['because'], string>> = {
   'over-living-space': 'wanted: a leak here comes through a ceiling',
@@ -28,7 +28,7 @@ export function Pan({ need }: { readonly need: PanNeed }) {
       </SectionHead>
       <Table label={name} columns="minmax(0, 1fr) minmax(0, 280px)" heads={['', '']}>
         <Row place="pan.fitted">
-          <Cell head="">Fitted</Cell>
+          <RowHead head="">Fitted</RowHead>
           <Cell head="">
             <Choice
               label={`${name} fitted`}
@@ -43,7 +43,7 @@ export function Pan({ need }: { readonly need: PanNeed }) {
         </Row>
         {pan.fitted === 'yes' && (
           <Row place="pan.runsTo">
-            <Cell head="">Its pipe runs</Cell>
+            <RowHead head="">Its pipe runs</RowHead>
             <Cell head="">
               <Choice
                 label={`Where the ${name} drains`}
@@ -60,7 +60,7 @@ export function Pan({ need }: { readonly need: PanNeed }) {
         )}
         {pan.fitted === 'yes' && (
           <Row place="pan.condensate">
-            <Cell head="">Condensate</Cell>
+            <RowHead head="">Condensate</RowHead>
             <Cell head="">
               <Choice
                 label="Condensate"
@@ -79,7 +79,7 @@ export function Pan({ need }: { readonly need: PanNeed }) {
         )}
         {pan.fitted === 'no' && need.wanted && (
           <Row place="pan.because">
-            <Cell head="">Left out, because</Cell>
+            <RowHead head="">Left out, because</RowHead>
             <Cell head="">
               <InlineText
                 label="Left out, because"

@@ -10,7 +10,7 @@ import { Choice, InlineText } from '../ui/fields'
 import { Mark } from '../ui/icons'
 import { QuantityCell, rowId } from '../ui/QuantityRow'
 import { NotesHere } from '../ui/SheetPage'
-import { Cell, Figure, Row, Table } from '../ui/Table'
+import { Acts, Cell, Figure, Row, RowHead, Table } from '../ui/Table'
 import { Worked } from '../ui/Worked'
 import { DischargeRun } from './DischargeRun'
 import { phone } from '../ui/phone'
@@ -76,10 +76,10 @@ export function Valve({
           >
             {parts.map((part) => (
               <Row key={part.name} place={`${place}.parts.${part.name}`}>
-                <Cell head="Part">
+                <RowHead head="Part">
                   {part.name}
                   {part.name === weakest?.name ? ', the weakest' : ''}
-                </Cell>
+                </RowHead>
                 <Figure head="Stands">
                   {part.limitGauge_Pa === undefined ? (
                     <span data-pencil>not read</span>
@@ -90,9 +90,9 @@ export function Valve({
               </Row>
             ))}
             <Row place={`${place}.set`}>
-              <Cell head="Part">
+              <RowHead head="Part">
                 <b>This valve lifts at</b>
-              </Cell>
+              </RowHead>
               <Figure head="Stands">{show(setGauge_Pa, 'water-pressure')}</Figure>
             </Row>
           </Table>
@@ -180,17 +180,19 @@ function Facts({ answer, index }: { readonly answer: ReliefAnswer; readonly inde
             onChoose={(id) => edit([{ path: at('replacesId'), value: id === 'none' ? null : id }])}
           />
         </Cell>
-        <Drop
-          name={valve.name}
-          onPress={() =>
-            edit([
-              {
-                path: ['reliefs'],
-                value: draft.document.reliefs.filter((one) => one.id !== valve.id),
-              },
-            ])
-          }
-        />
+        <Acts>
+          <Drop
+            name={valve.name}
+            onPress={() =>
+              edit([
+                {
+                  path: ['reliefs'],
+                  value: draft.document.reliefs.filter((one) => one.id !== valve.id),
+                },
+              ])
+            }
+          />
+        </Acts>
       </Row>
     </Table>
   )

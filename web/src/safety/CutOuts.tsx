@@ -3,7 +3,7 @@ import { useDesign, useJobActions } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'
 import { Ledger, QuantityRow } from '../ui/QuantityRow'
-import { Cell, Row, Table } from '../ui/Table'
+import { Cell, Row, RowHead, Table } from '../ui/Table'
 
 /** What stops the heat when the thermostat fails, for each thing that heats the store. */
 export function CutOuts() {
@@ -21,7 +21,7 @@ export function CutOuts() {
       </SectionHead>
       <Table label="Cut-outs" columns="minmax(0, 1fr) minmax(0, 250px)" heads={['', '']}>
         <Row place="hotWater.safety.cutOut">
-          <Cell head="">Cut-out of the store</Cell>
+          <RowHead head="">Cut-out of the store</RowHead>
           <Cell head="">
             <Choice
               label="Cut-out of the store"
@@ -36,7 +36,7 @@ export function CutOuts() {
           </Cell>
         </Row>
         <Row place="hotWater.safety.immersion">
-          <Cell head="">Immersion heater</Cell>
+          <RowHead head="">Immersion heater</RowHead>
           <Cell head="">
             <Choice
               label="Immersion heater"

@@ -15,17 +15,28 @@ interface TableProps {
 /** A small table one edits in: heads above on a desk, beside each value on a phone. */
 export function Table({ label, columns, heads, children }: TableProps) {
   return (
-    <Frame aria-label={label} style={{ ['--columns' as string]: columns }}>
+    <Frame role="table" aria-label={label} style={{ ['--columns' as string]: columns }}>
       {heads.some((head) => head !== '') && (
-        <Heads aria-hidden>
-          {heads.map((head, i) => (
-            <span key={i} data-end={head.startsWith('>') || undefined}>
-              {head.replace('>', '')}
-            </span>
-          ))}
+        <Heads role="rowgroup">
+          <tr role="row">
+            {heads.map((head, i) =>
+              head === '' ? (
+                <td key={i} role="cell" />
+              ) : (
+                <th
+                  key={i}
+                  role="columnheader"
+                  scope="col"
+                  data-end={head.startsWith('>') || undefined}
+                >
+                  {head.replace('>', '')}
+                </th>
+              ),
+            )}
+          </tr>
         </Heads>
       )}
-      <ul>{children}</ul>
+      <tbody role="rowgroup">{children}</tbody>
     </Frame>
   )
 }
@@ -38,25 +49,35 @@ export const Row = ({
   readonly place: string
   readonly children: ReactNode
 }) => (
-  <li>
-    <Line data-place={place} id={rowId(place)}>
+  <>
+    <Line role="row" data-place={place} id={rowId(place)}>
       {children}
     </Line>
-    <NotesHere place={place} />
-  </li>
+    <Notes role="row">
+      <td role="cell">
+        <NotesHere place={place} />
+      </td>
+    </Notes>
+  </>
 )
 
-/** A value in a row, with its head beside it on a phone. */
-export const Cell = ({
-  head,
-  end,
-  children,
-}: {
+interface CellProps {
   readonly head: string
   readonly end?: boolean
   readonly children?: ReactNode
-}) => (
-  <Box data-end={end || undefined}>
+}
+
+/** A value in a row, with its head beside it on a phone. */
+export const Cell = ({ head, end, children }: CellProps) => (
+  <Box role="cell" data-end={end || undefined}>
+    <small aria-hidden>{head}</small>
+    <div>{children}</div>
+  </Box>
+)
+
+/** What the row is called by. */
+export const RowHead = ({ head, children }: CellProps) => (
+  <Box as="th" scope="row" role="rowheader">
     <small aria-hidden>{head}</small>
     <div>{children}</div>
   </Box>
@@ -72,35 +93,59 @@ export const Figure = ({
   /** The working it comes from. */ readonly of?: string
   readonly children?: ReactNode
 }) => (
-  <Box data-end>
-    <small>{head}</small>
+  <Box role="cell" data-end>
+    <small aria-hidden>{head}</small>
     <b className="tnum">{of && children ? <Worked of={of}>{children}</Worked> : children}</b>
   </Box>
 )
 
-const Frame = styled.section`
+/** What can be done with the row. */
+export const Acts = ({ children }: { readonly children: ReactNode }) => (
+  <Doing role="cell">{children}</Doing>
+)
+
+// Laid out as grids, with the roles said: a table without its own layout is not read as one
+// everywhere.
+const Frame = styled.table`
+  display: block;
   margin-bottom: 6px;
+  tbody {
+    display: block;
+  }
+  th,
+  td {
+    padding: 0;
+    text-align: left;
+    font-weight: inherit;
+  }
 `
-const Heads = styled.div`
-  display: grid;
-  grid-template-columns: var(--columns);
-  gap: 12px;
+const Heads = styled.thead`
+  display: block;
   font: 650 var(--note)/20px var(--head);
   color: var(--ink-2);
   border-bottom: 0.8px solid var(--rule);
   padding: 4px 0;
-  align-items: end;
-  span {
+  tr {
+    display: grid;
+    grid-template-columns: var(--columns);
+    gap: 12px;
+    align-items: end;
+  }
+  th {
     min-width: 0;
   }
-  span[data-end] {
+  && [data-end] {
     text-align: right;
   }
   ${phone} {
-    display: none;
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
   }
 `
-const Line = styled.div`
+const Line = styled.tr`
   display: grid;
   grid-template-columns: var(--columns);
   gap: 12px;
@@ -112,12 +157,26 @@ const Line = styled.div`
     grid-template-columns: 1fr;
     gap: 2px;
     padding: 10px 0;
-    > button:last-child {
-      justify-self: end;
-    }
   }
 `
-const Box = styled.div`
+const Notes = styled.tr`
+  display: block;
+  td {
+    display: block;
+  }
+  &:has(> td:empty) {
+    display: none;
+  }
+`
+const Doing = styled.td`
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  ${phone} {
+    justify-self: end;
+  }
+`
+const Box = styled.td`
   min-width: 0;
   > small {
     display: none;
@@ -127,7 +186,7 @@ const Box = styled.div`
   b {
     font-weight: 450;
   }
-  &[data-end] {
+  &&[data-end] {
     text-align: right;
   }
   ${phone} {
@@ -135,7 +194,7 @@ const Box = styled.div`
     grid-template-columns: minmax(0, 0.8fr) minmax(0, 1.2fr);
     gap: 10px;
     align-items: center;
-    &[data-end] {
+    &&[data-end] {
       text-align: left;
     }
     > small {

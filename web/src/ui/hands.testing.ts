@@ -13,6 +13,18 @@ export const field = (label: string | RegExp): HTMLInputElement =>
 export const type = (label: string | RegExp, value: string): void =>
   void fireEvent.change(field(label), { target: { value } })
 
+/** Types into a line and leaves it. */
+export function write(label: string | RegExp, value: string): void {
+  type(label, value)
+  fireEvent.blur(field(label))
+}
+
+/** What a row of a table says, cell by cell, by what stands at its head. */
+export const rowOf = (head: string): readonly string[] => {
+  const row = screen.getByRole('rowheader', { name: head }).closest('tr')
+  return [...(row?.querySelectorAll('td') ?? [])].map((cell) => cell.textContent)
+}
+
 /** Opens a list of choices and takes one. */
 export function choose(list: RegExp, option: string): void {
   press(list)

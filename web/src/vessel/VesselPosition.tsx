@@ -5,7 +5,7 @@ import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'
 import { NotesHere } from '../ui/SheetPage'
-import { Cell, Row, Table } from '../ui/Table'
+import { Cell, Row, RowHead, Table } from '../ui/Table'
 
 type Position = Heating['position']
 type Question = {
@@ -85,7 +85,7 @@ export function VesselPosition({ answer }: { readonly answer: VesselAnswer | und
       >
         {(answer?.fitted_m3 === 0 ? [] : questions(words.pump)).map(({ key, label, options }) => (
           <Row key={key} place={`heating.position.${key}`}>
-            <Cell head="">{label}</Cell>
+            <RowHead head="">{label}</RowHead>
             <Cell head="">
               <Choice<string>
                 label={label}

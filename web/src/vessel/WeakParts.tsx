@@ -9,7 +9,7 @@ import { Choice, InlineText } from '../ui/fields'
 import { yesNo } from '../ui/ChoiceRow'
 import { betweenOptions } from './VesselPosition'
 import { QuantityCell } from '../ui/QuantityRow'
-import { Cell, Row, Table } from '../ui/Table'
+import { Acts, Cell, Row, Table } from '../ui/Table'
 import { known } from '../ui/numbers'
 
 /**
@@ -74,17 +74,19 @@ export function WeakParts() {
                   }
                 />
               </Cell>
-              <Drop
-                name={part.name}
-                onPress={() =>
-                  edit([
-                    {
-                      path: ['heating', 'weakParts'],
-                      value: weakParts.filter((one) => one.id !== part.id),
-                    },
-                  ])
-                }
-              />
+              <Acts>
+                <Drop
+                  name={part.name}
+                  onPress={() =>
+                    edit([
+                      {
+                        path: ['heating', 'weakParts'],
+                        value: weakParts.filter((one) => one.id !== part.id),
+                      },
+                    ])
+                  }
+                />
+              </Acts>
             </Row>
           ))}
         </Table>
@@ -159,17 +161,19 @@ export function WeakParts() {
                   }
                 />
               </Cell>
-              <Drop
-                name={vessel.name}
-                onPress={() =>
-                  edit([
-                    {
-                      path: ['heating', 'furtherVessels'],
-                      value: furtherVessels.filter((one) => one.id !== vessel.id),
-                    },
-                  ])
-                }
-              />
+              <Acts>
+                <Drop
+                  name={vessel.name}
+                  onPress={() =>
+                    edit([
+                      {
+                        path: ['heating', 'furtherVessels'],
+                        value: furtherVessels.filter((one) => one.id !== vessel.id),
+                      },
+                    ])
+                  }
+                />
+              </Acts>
             </Row>
           ))}
         </Table>

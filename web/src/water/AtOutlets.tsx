@@ -3,7 +3,7 @@ import type { WaterAnswer } from '@hestian/core'
 import { durationWords } from '@hestian/core'
 import { useDesign, useReadBy } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
-import { Cell, Figure, Row, Table } from '../ui/Table'
+import { Cell, Figure, Row, RowHead, Table } from '../ui/Table'
 import type { Running } from './OpenOutlets'
 
 /**
@@ -43,10 +43,10 @@ export const AtOutlets = memo(function AtOutlets({
             : end.each_m3_s * end.count
           return (
             <Row key={pipe.id} place={`at.${pipe.id}`}>
-              <Cell head="Outlet">
+              <RowHead head="Outlet">
                 {end.count > 1 ? `${end.count} × ` : ''}
                 {end.outlet.name}
-              </Cell>
+              </RowHead>
               <Cell head="Side">{pipe.side}</Cell>
               <Figure head="Left">
                 {show(

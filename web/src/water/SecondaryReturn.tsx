@@ -14,7 +14,7 @@ import { capital } from '../ui/numbers'
 import { Adds, Drop } from '../ui/Drop'
 import { Choice, InlineText } from '../ui/fields'
 import { knownOf, Ledger, QuantityCell, QuantityRow } from '../ui/QuantityRow'
-import { Cell, Figure, Row, Table } from '../ui/Table'
+import { Acts, Cell, Figure, Row, Table } from '../ui/Table'
 import { Worked } from '../ui/Worked'
 
 /**
@@ -168,12 +168,14 @@ export function SecondaryReturn({ answer }: { readonly answer: WaterAnswer }) {
                         ? 'index'
                         : show(solved.surplus_Pa, 'water-pressure'))}
                   </Figure>
-                  <Drop
-                    name={back.name}
-                    onPress={() =>
-                      set({ returns: written.returns.filter((one) => one.id !== back.id) })
-                    }
-                  />
+                  <Acts>
+                    <Drop
+                      name={back.name}
+                      onPress={() =>
+                        set({ returns: written.returns.filter((one) => one.id !== back.id) })
+                      }
+                    />
+                  </Acts>
                 </Row>
               )
             })}

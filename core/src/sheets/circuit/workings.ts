@@ -1,3 +1,4 @@
+import { counted } from '../../answer/counted'
 import { sources } from '../../answer/sources'
 import type { Working } from '../../answer/working'
 import type { CircuitAnswer } from './answer'
@@ -20,7 +21,7 @@ export function circuitWorkings(answer: CircuitAnswer): readonly Working[] {
       ...water,
       title: `${pipe.name}, ${size.name}`,
       formula: 'dp = (f · L/d + 0.9 per bend) · rho · v² / 2, f by Colebrook–White',
-      put: `{run_m} of {bore_m} bore at {through_m3_s}, {speed_m_s}, ${pipe.bends} bends`,
+      put: `{run_m} of {bore_m} bore at {through_m3_s}, {speed_m_s}, ${counted(pipe.bends, 'bend')}`,
       figures: {
         run_m: pipe.run_m?.value ?? pipe.length_m?.value ?? 0,
         bore_m: size.bore_m,

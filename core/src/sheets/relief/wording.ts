@@ -1,3 +1,4 @@
+import { counted } from '../../answer/counted'
 import type { FindingOf, Wording, Wordings } from '../../practice/worded'
 
 const bar = ({ f, show }: Parameters<Wording>[0], key: string) => show(f(key), 'water-pressure')
@@ -116,11 +117,11 @@ export const reliefWordings = {
     why: 'It runs by its own fall there, with air in it.',
   }),
   'd2-too-long': (t) => ({
-    head: `${t.n(0)}: ${long(t, 'straight_m')} with ${Math.round(t.f('bends'))} bends; the table allows ${long(t, 'permitted_m')}.`,
+    head: `${t.n(0)}: ${long(t, 'straight_m')} with ${counted(Math.round(t.f('bends')), 'bend')}; the table allows ${long(t, 'permitted_m')}.`,
     why: `${t.show(t.f('wouldBore_m'), 'bore')} may have ${long(t, 'would_m')}.`,
   }),
   'd2-past-table': (t) => ({
-    head: `${t.n(0)}: ${long(t, 'straight_m')} with ${Math.round(t.f('bends'))} bends is past the table.`,
+    head: `${t.n(0)}: ${long(t, 'straight_m')} with ${counted(Math.round(t.f('bends')), 'bend')} is past the table.`,
     why: 'No size of it does: shorter, fewer bends, or another end.',
   }),
   'discharge-end-high': (t) => ({

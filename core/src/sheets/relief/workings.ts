@@ -1,3 +1,4 @@
+import { counted } from '../../answer/counted'
 import { sources } from '../../answer/sources'
 import type { Working } from '../../answer/working'
 import type { ReliefAnswer, ReliefsAnswer } from './answer'
@@ -88,7 +89,7 @@ function valveWorkings({
             ...water,
             title: `Length the table lets the pipe after the tundish of ${valve.name} have`,
             formula: 'M − n · b of that size',
-            put: `${table.bends} bends; it has {straight_m}`,
+            put: `${counted(table.bends, 'bend')}; it has {straight_m}`,
             figures: { straight_m: table.straight_m, permitted_m: table.permitted_m },
             result: 'permitted_m',
             source: sources.approvedG,
