@@ -21,7 +21,7 @@ test('appliances are put on and off and the staircase follows; the usual ways of
   await expect(row).toContainText('20.44')
   await page.goto('/jobs/juniper-ridge/gas')
   await expect(page.getByText(/(cheaper|dearer|as dear)\b.* by the longest length/)).toBeVisible()
-  const methods = page.getByRole('region', { name: 'Sizes by method' })
+  const methods = page.getByRole('table', { name: 'Sizes by method' })
   await expect(methods.getByText('Second regulator to A')).toBeVisible()
 })
 

@@ -133,10 +133,7 @@ test('a water feed is pasted, opened, sent round and filled, on a phone too', as
   const place = await page.locator('[data-row][hidden]').first().getAttribute('id')
   await page.evaluate((id) => (location.hash = `#${id}`), place)
   await expect(page.locator(`[id="${place}"][role=row]`)).toBeVisible()
-  const wait = page
-    .getByRole('table', { name: 'At the outlets' })
-    .or(page.locator('section', { hasText: 'At the outlets' }))
-    .first()
+  const wait = page.getByRole('table', { name: 'At the outlets' })
   await expect(wait).toContainText(/Flat basin/)
 
   await page.getByRole('button', { name: 'Draw a secondary return' }).click()

@@ -96,6 +96,12 @@ test('no store that is read is no store that is full: what lacks a figure waits 
   expect(rowOf('Cold pipe to it')[0]).toBe('waits')
 })
 
+test('with no outlet yet nothing is said to last', () => {
+  const job = club()
+  open({ ...job, hotWater: job.hotWater && { ...job.hotWater, outlets: [], scenario: [] } })
+  expect(rowOf('What is wanted at once lasts')[0]).toBe('no outlets yet')
+})
+
 test('without hot water the table speaks of heat and gas alone', () => {
   open({ ...club(), hotWater: null })
   expect(screen.queryByRole('rowheader', { name: 'Mixed flow it keeps up' })).toBeNull()

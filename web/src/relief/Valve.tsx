@@ -17,6 +17,8 @@ import { phone } from '../ui/phone'
 
 /** As much as it has to carry, but for rounding. */
 const justEnough = 1.000001
+const enough = { kind: 'pass', label: 'enough' } as const
+const tooLittle = { kind: 'stop', label: 'too little' } as const
 
 /**
  * One relief valve: its facts, the parts behind it, its capacity against what is put in, and its
@@ -58,11 +60,7 @@ export function Valve({
             {share === undefined ? (
               ''
             ) : (
-              <Mark
-                kind={share > justEnough ? 'stop' : 'pass'}
-                size={18}
-                label={share > justEnough ? 'too little' : 'enough'}
-              />
+              <Mark {...(share > justEnough ? tooLittle : enough)} size={18} />
             )}
           </h4>
           <Capacity answer={answer} share={share} />

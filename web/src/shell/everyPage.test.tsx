@@ -20,6 +20,17 @@ async function saidBy(sheet: SheetId | 'walk', job: JobDocument): Promise<string
   return document.body.textContent
 }
 
+/** Rows of a table that have not as many cells as it has columns: read aloud under another head. */
+function unevenRows(): readonly string[] {
+  return [...document.querySelectorAll<HTMLElement>('[role=table]')].flatMap((table) => {
+    const columns = table.querySelectorAll('thead th, thead td').length
+    const rows = [...table.querySelectorAll('tr[data-place]')]
+    return rows
+      .filter((row) => columns > 0 && row.children.length !== columns)
+      .map((row) => `${table.ariaLabel}, ${row.children.length} cells of ${columns}`)
+  })
+}
+
 const seeds = (process.env.PAGE_SEEDS ?? '1').split(',').map(Number)
 const blanks = practiceNames.map(
   (practice) =>
@@ -48,6 +59,7 @@ test.each(jobs)(
       const said = await saidBy(sheet, job)
       const [odd] = /.{0,60}(NaN|Infinity|undefined|\[object|\{[a-z]).{0,60}/.exec(said) ?? []
       if (odd !== undefined || said.includes('is fetched')) wrong.push(`${sheet}: ${odd ?? said}`)
+      wrong.push(...unevenRows().map((row) => `${sheet}: ${row}`))
       cleanup()
     }
     complained.mockRestore()

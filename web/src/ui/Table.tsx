@@ -200,7 +200,8 @@ const Box = styled.td`
     > small {
       display: block;
     }
-    &:has(> div:empty) {
+    &:has(> div:empty),
+    &:has(> b:empty) {
       display: none;
     }
   }

@@ -104,6 +104,21 @@ describe('the sizes next to its own', () => {
     }
   })
 
+  test('one that only runs too fast says that, whatever is left', () => {
+    const job = club()
+    const wantedGauge_Pa = { value: 1e3, basis: 'assumed' as const, from: 'Asked' }
+    const easy = { ...job, hotWater: job.hotWater && { ...job.hotWater, wantedGauge_Pa } }
+    const fast = answerOf(easy).pipes.flatMap(({ id }) =>
+      waterSizesBeside(answerOf(easy), solve(easy).practice, id)
+        .filter(({ tooFast, short }) => tooFast && !short)
+        .map(({ size }) => [id, size.name] as const),
+    )[0]
+    if (!fast) throw new Error('Nothing runs too fast.')
+    hold(fast[0], easy)
+    const row = rows().find((one) => one.querySelector('b')?.textContent === fast[1])
+    expect(row?.querySelector('em')?.textContent).toBe('Too fast')
+  })
+
   test('another is taken by a press, and given back', () => {
     hold('cold-home')
     fireEvent.click(screen.getAllByRole('button', { name: 'Use it' })[0] as HTMLElement)
