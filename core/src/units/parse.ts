@@ -42,9 +42,7 @@ export function parseQuantity(text: string, measure: Measure, shown: UnitName): 
       `That is ${tidy.length} characters long; a value and its unit fit in ${longestEntry}.`,
       shown,
     )
-  const parts = splitParts(tidy)
-  if (!parts) return refused(`“${tidy}” does not start with a number.`, shown)
-  const [first, second] = parts
+  const [first, second] = splitParts(tidy)
   if (!first) return refused(`“${tidy}” does not start with a number.`, shown)
 
   const unit = first.word === '' ? shown : unitOf(first.word, measure)
@@ -52,14 +50,9 @@ export function parseQuantity(text: string, measure: Measure, shown: UnitName): 
   const readings = readNumber(first.digits)
   if (readings.length === 0) return refused(`“${first.digits}” is not one number.`, shown)
 
-  let extra = 0
-  if (second) {
-    const smaller = unitOf(second.word, measure)
-    const figure = readNumber(second.digits)
-    if (ranges[measure].kind !== 'length' || !smaller || figure.length !== 1)
-      return refused(`“${tidy}” holds two figures; only lengths may, as in 24 ft 6 in.`, shown)
-    extra = toSi(figure[0] ?? 0, smaller)
-  }
+  const extra = second ? smallerPart(second, measure) : 0
+  if (extra === undefined)
+    return refused(`“${tidy}” holds two figures; only lengths may, as in 24 ft 6 in.`, shown)
   const [only, other] = readings.map((figure) => toSi(figure, unit) + extra)
   if (only === undefined) return refused(`“${tidy}” is not one number.`, shown)
   if (other !== undefined) {
@@ -76,6 +69,15 @@ export function parseQuantity(text: string, measure: Measure, shown: UnitName): 
   return withinRange(only, measure, unit, shown)
 }
 
+/** What a second figure adds, SI: inches to feet. Undefined where there can be none. */
+function smallerPart(part: Part, measure: Measure): number | undefined {
+  const unit = unitOf(part.word, measure)
+  const [figure, other] = readNumber(part.digits)
+  if (ranges[measure].kind !== 'length' || !unit || figure === undefined || other !== undefined)
+    return undefined
+  return toSi(figure, unit)
+}
+
 /**
  * Judges a value already in SI against what the measure can be: the same answer that typing it
  * would give.
@@ -86,23 +88,11 @@ export function withinRange(
   unit: UnitName,
   shown: UnitName = unit,
 ): Parsed {
-  const { hard, usual } = ranges[measure]
-  const inShown = (value: number) => quantityIn(value, unit)
   if (!Number.isFinite(si)) return refused('That is not a finite number.', shown)
-  if (si < hard[0] || si > hard[1]) {
-    const below = measure === 'temperature' && si < 0 ? ' That is below absolute zero.' : ''
-    return {
-      outcome: 'refused',
-      says: `${quantityIn(si, unit)} cannot be.${below} Accepted: ${inShown(hard[0])} to ${inShown(hard[1])}.`,
-    }
-  }
-  if (isNext0(si, measure)) {
-    const { least = 0 } = ranges[measure]
-    return {
-      outcome: 'refused',
-      says: `That is next to nothing. Accepted: 0, or from ${fromSi(least, unit).toPrecision(2)} ${units[unit].symbol} on. Is the unit right?`,
-    }
-  }
+  const says = cannotBe(si, measure, unit)
+  if (says !== undefined) return { outcome: 'refused', says }
+  const { usual } = ranges[measure]
+  const inShown = (value: number) => quantityIn(value, unit)
   const second = unit === shown ? echoUnit(measure, unit) : shown
   const echo = [quantityIn(si, unit), ...(second ? [quantityIn(si, second)] : [])].join(' = ')
   const unusual = si < usual[0] || si > usual[1]
@@ -117,6 +107,19 @@ export function withinRange(
         }
       : {}),
   }
+}
+
+/** Why a value is none that the measure can have. */
+function cannotBe(si: number, measure: Measure, unit: UnitName): string | undefined {
+  const { hard, least = 0 } = ranges[measure]
+  const inShown = (value: number) => quantityIn(value, unit)
+  if (si < hard[0] || si > hard[1]) {
+    const below = measure === 'temperature' && si < 0 ? ' That is below absolute zero.' : ''
+    return `${inShown(si)} cannot be.${below} Accepted: ${inShown(hard[0])} to ${inShown(hard[1])}.`
+  }
+  return isNext0(si, measure)
+    ? `That is next to nothing. Accepted: 0, or from ${fromSi(least, unit).toPrecision(2)} ${units[unit].symbol} on. Is the unit right?`
+    : undefined
 }
 
 const refused = (what: string, shown: UnitName): Parsed => ({
@@ -167,13 +170,18 @@ function unitOf(word: string, measure: Measure): UnitName | undefined {
   )
 }
 
+interface Part {
+  readonly digits: string
+  readonly word: string
+}
+
 /** `24 ft 6 in` → two parts; `12` → one part with no word. */
-function splitParts(text: string): { digits: string; word: string }[] | undefined {
+function splitParts(text: string): readonly Part[] {
   const number = String.raw`[+-]?[.,]?\d[\d .,]*(?:[eE][+-]?\d+)?`
   const match = new RegExp(
     `^(${number})\\s*([^\\d+-].*?|)(?:\\s*(\\d[\\d.,]*)\\s*([^\\d]+))?$`,
   ).exec(text)
-  if (!match?.[1] || !/\d/.test(match[1])) return undefined
+  if (!match?.[1] || !/\d/.test(match[1])) return []
   const first = { digits: match[1].trim(), word: (match[2] ?? '').trim() }
   // A unit may itself hold a digit (`m3/h`, `in2`): then the tail belongs to it.
   if (match[3] === undefined) return [first]
@@ -194,29 +202,38 @@ function readNumber(digits: string): number[] {
   const packed = digits.replace(/ /g, '')
   const [mantissa = '', exponent] = packed.split(/[eE]/)
   const power = exponent === undefined ? 0 : Number(exponent)
-  const scaled = (figure: string) => Number(figure) * 10 ** power
-  const commas = mantissa.split(',').length - 1
-  const points = mantissa.split('.').length - 1
-  if (commas + points === 0) return finite([scaled(mantissa)])
-  if (commas === 1 && points === 0) {
-    const decimal = scaled(mantissa.replace(',', '.'))
-    return /,\d{3}$/.test(mantissa)
-      ? finite([decimal, scaled(mantissa.replace(',', ''))])
-      : finite([decimal])
-  }
-  if (points === 1 && commas === 0) return finite([scaled(mantissa)])
-  const last = Math.max(mantissa.lastIndexOf(','), mantissa.lastIndexOf('.'))
-  const mark = mantissa[last] ?? ''
-  const grouping = mark === ',' ? '.' : ','
-  const repeats = mantissa.split(mark).length - 1 > 1
-  if (repeats && mantissa.includes(grouping)) return []
-  const whole = repeats ? mantissa : mantissa.slice(0, last)
-  const groups = whole.split(repeats ? mark : grouping)
-  const wellGrouped =
-    groups.slice(1).every((group) => group.length === 3) && (groups[0] ?? '').length > 0
-  if (!wellGrouped) return []
-  return finite([scaled(`${groups.join('')}${repeats ? '' : `.${mantissa.slice(last + 1)}`}`)])
+  const figures = plainFigures(mantissa).map((figure) => Number(figure) * 10 ** power)
+  return figures.every(Number.isFinite) ? figures : []
 }
 
-const finite = (numbers: number[]) => (numbers.every(Number.isFinite) ? numbers : [])
+/** The figures that commas and points may stand for, each with a decimal point or none. */
+function plainFigures(mantissa: string): readonly string[] {
+  const marks = mantissa.replace(/[^,.]/g, '')
+  if (marks === '' || marks === '.') return [mantissa]
+  if (marks === ',') {
+    const decimal = mantissa.replace(',', '.')
+    return /,\d{3}$/.test(mantissa) ? [decimal, mantissa.replace(',', '')] : [decimal]
+  }
+  const grouped = withoutGroups(mantissa, marks)
+  return grouped === undefined ? [] : [grouped]
+}
+
+/**
+ * Several marks: the last one is decimal and the others group, or all are the same and group.
+ * Undefined where they do neither.
+ */
+function withoutGroups(mantissa: string, marks: string): string | undefined {
+  const mark = marks.slice(-1)
+  const grouping = mark === ',' ? '.' : ','
+  const repeats = marks.indexOf(mark) < marks.length - 1
+  if (repeats && marks.includes(grouping)) return undefined
+  const last = mantissa.lastIndexOf(mark)
+  const [whole, decimals] = repeats
+    ? [mantissa, '']
+    : [mantissa.slice(0, last), `.${mantissa.slice(last + 1)}`]
+  const [first = '', ...groups] = whole.split(repeats ? mark : grouping)
+  const wellGrouped = first.length > 0 && groups.every((group) => group.length === 3)
+  return wellGrouped ? `${first}${groups.join('')}${decimals}` : undefined
+}
+
 const trimmed = (figure: number) => String(Math.round(figure * 1e6) / 1e6)

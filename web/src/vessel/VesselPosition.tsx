@@ -66,14 +66,18 @@ export function VesselPosition({ answer }: { readonly answer: VesselAnswer | und
   const { show } = useReadBy()
   const { heating } = draft.document
   if (!heating) return null
-  const { words } = solution.practice
+  const { words, units } = solution.practice
+  const sold =
+    answer && units['small-volume'] === 'usGal'
+      ? ` (${show(answer.fitted_m3, 'small-volume')})`
+      : ''
   return (
     <section data-place="heating.position">
       <SectionHead>
         How it is connected
         <small>
-          {answer
-            ? `full of water it weighs about ${Math.round(answer.fitted_m3 * 1000)} kg more${solution.practice.units['small-volume'] === 'usGal' ? ` (${show(answer.fitted_m3, 'small-volume')})` : ''}`
+          {answer && answer.fitted_m3 > 0
+            ? `full of water it weighs about ${Math.round(answer.fitted_m3 * 1000)} kg more${sold}`
             : ''}
         </small>
       </SectionHead>

@@ -1,7 +1,7 @@
 import type { Discharge, DischargePiece } from '../../job/pressureDocument'
 import type { DischargeFault } from './judgeDischarge'
 import type { Show } from '../../units/format'
-import type { Drawing, Ink, Point, Shape, VerdictIcon } from '../../answer/drawing'
+import type { Drawing, Point, Shape, VerdictIcon } from '../../answer/drawing'
 import { label, line } from '../../answer/drawing'
 
 interface Placed {
@@ -140,120 +140,126 @@ const valveShapes = ([x, y]: Point): Shape[] => [
   line([x - 11, y - 26], [x + 3, y - 26], 'ink', 1.6),
 ]
 
+interface Drawn {
+  readonly selected: boolean
+  /** Too small for words: the piece's number, as in its table. */
+  readonly small: boolean
+  readonly afterRise: DischargePiece | undefined
+}
+
+/** A piece on the paper: its ends there, and the worst that is wrong with it. */
+interface OnPaper {
+  readonly a: Point
+  readonly b: Point
+  readonly worst: ReturnType<typeof worstOf>
+  readonly selected: boolean
+}
+
 function pieceShapes(
   { piece, index, from, to }: Placed,
   at: (point: Point) => Point,
   show: Show,
   faults: readonly DischargeFault[],
-  {
-    selected,
-    small,
-    afterRise,
-  }: {
-    readonly selected: boolean
-    /** Too small for words: the piece's number, as in its table. */ readonly small: boolean
-    readonly afterRise: DischargePiece | undefined
-  },
+  how: Drawn,
 ): Shape[] {
-  const [a, b] = [at(from), at(to)]
-  const worst = worstOf(faults)
-  const ink: Ink = worst === 'stop' ? 'stop' : 'hot'
-  const middle: Point = [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]
-  const icon = (x: number, y: number): Shape[] =>
-    worst ? [{ kind: 'icon', at: [x, y], icon: worst, size: 18 }] : []
-  const pick = (says: string, shapes: readonly Shape[]): Shape => ({
-    kind: 'pick',
-    id: String(index),
-    label: says,
-    shapes,
-  })
-  if (piece.kind === 'pipe') {
-    const upright = piece.runs === 'down' || piece.runs === 'up'
-    const known = piece.length_m !== null && piece.length_m.basis !== 'assumed'
-    const long = Math.hypot(b[0] - a[0], b[1] - a[1])
-    const above = afterRise?.kind === 'pipe' && afterRise.runs === 'up'
-    const says = small
-      ? String(index + 1)
-      : `${piece.size}, ${piece.length_m ? show(piece.length_m.value, 'length', 2) : 'no length'}`
-    return [
-      pick(`${says}, runs ${piece.runs}`, [
-        ...(selected
-          ? [
-              {
-                kind: 'path' as const,
-                d: `M${a[0]} ${a[1]}L${b[0]} ${b[1]}`,
-                ink: 'select' as const,
-                width: 16,
-              },
-            ]
-          : []),
-        {
-          kind: 'path',
-          d: `M${a[0]} ${a[1]}L${b[0]} ${b[1]}`,
-          ink,
-          width: 5,
-          ...(known ? {} : { dash: '7 5' }),
-        },
-        ...(long > 24
-          ? [
-              upright
-                ? label([middle[0] + (worst ? 32 : 10), middle[1] + 5], says, 14, { ink: 'ink-2' })
-                : label(
-                    [middle[0], above ? middle[1] - 10 : middle[1] + 20],
-                    small || long > 96 ? says : piece.size,
-                    14,
-                    { anchor: 'middle', ink: 'ink-2' },
-                  ),
-            ]
-          : []),
-        ...(upright
-          ? icon(middle[0] + 9, middle[1] - 9)
-          : icon(middle[0] - 9, middle[1] - (above ? 44 : 24))),
-      ]),
-    ]
+  const on: OnPaper = { a: at(from), b: at(to), worst: worstOf(faults), selected: how.selected }
+  const pick = (says: string, shapes: readonly Shape[]): Shape[] => [
+    { kind: 'pick', id: String(index), label: says, shapes },
+  ]
+  switch (piece.kind) {
+    case 'pipe': {
+      const length = piece.length_m ? show(piece.length_m.value, 'length', 2) : 'no length'
+      const says = how.small ? String(index + 1) : `${piece.size}, ${length}`
+      return pick(`${says}, runs ${piece.runs}`, pipeShapes(piece, on, says, how))
+    }
+    case 'bend':
+      return pick('bend', [bendShape(on)])
+    case 'tundish':
+      return pick('tundish', tundishShapes(on))
+    case 'valve':
+      return pick('valve', [shutShape(on), ...faultIcon(on, -9, -30)])
+    case 'trap':
+      return pick('trap', [trapShape(on), ...faultIcon(on, -9, -30)])
   }
-  if (piece.kind === 'bend')
-    return [
-      pick('bend', [
-        {
-          kind: 'path',
-          d: `M${a[0] - 5} ${a[1]}a5 5 0 1 0 10 0a5 5 0 1 0 -10 0Z`,
-          fill: selected ? 'select' : 'paper',
-          ink: 'ink',
-          width: 1.8,
-        },
-      ]),
-    ]
-  if (piece.kind === 'tundish') {
-    const mid = a[1] + (b[1] - a[1]) * 0.45
-    return [
-      pick('tundish', [
-        {
-          kind: 'path',
-          d: `M${a[0] - 13} ${mid - 3}L${a[0] - 4} ${b[1]}H${a[0] + 4}L${a[0] + 13} ${mid - 3}Z`,
-          fill: selected ? 'select' : 'paper',
-          ink: 'ink',
-          width: 1.8,
-        },
-        label([a[0] + 18, (mid + b[1]) / 2 + 4], 'air gap', 14, { ink: 'ink-3' }),
-        ...icon(a[0] - 36, mid - 8),
-      ]),
-    ]
-  }
-  const mark: Shape[] =
-    piece.kind === 'valve'
-      ? [
-          {
-            kind: 'path',
-            d: `M${a[0] - 11} ${a[1] - 8}L${a[0] + 11} ${a[1] + 8}V${a[1] - 8}L${a[0] - 11} ${a[1] + 8}Z`,
-            fill: 'ink',
-            ink: 'ink',
-            width: 1.5,
-          },
-        ]
-      : [{ kind: 'path', d: `M${a[0] - 12} ${a[1]}v8a12 12 0 0 0 24 0v-8`, ink: 'ink', width: 3 }]
-  return [pick(piece.kind, [...mark, ...icon(a[0] - 9, a[1] - 30)])]
 }
+
+/** The sign of what is wrong, so far from where the piece begins. */
+const faultIcon = ({ a: [x, y], worst }: OnPaper, right: number, down: number): Shape[] =>
+  worst ? [{ kind: 'icon', at: [x + right, y + down], icon: worst, size: 18 }] : []
+
+function pipeShapes(
+  piece: Extract<DischargePiece, { kind: 'pipe' }>,
+  on: OnPaper,
+  says: string,
+  { small, afterRise }: Drawn,
+): Shape[] {
+  const { a, b, worst, selected } = on
+  const d = `M${a[0]} ${a[1]}L${b[0]} ${b[1]}`
+  const [x, y] = [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2]
+  const long = Math.hypot(b[0] - a[0], b[1] - a[1])
+  const known = piece.length_m !== null && piece.length_m.basis !== 'assumed'
+  const upright = piece.runs === 'down' || piece.runs === 'up'
+  // What rises after it stands where its words would.
+  const above = afterRise?.kind === 'pipe' && afterRise.runs === 'up'
+  const beside = label([x + (worst ? 32 : 10), y + 5], says, 14, { ink: 'ink-2' })
+  const along = label([x, above ? y - 10 : y + 20], small || long > 96 ? says : piece.size, 14, {
+    anchor: 'middle',
+    ink: 'ink-2',
+  })
+  const signAt: Point = upright ? [x + 9, y - 9] : [x - 9, y - (above ? 44 : 24)]
+  return [
+    ...(selected ? [{ kind: 'path', d, ink: 'select', width: 16 } satisfies Shape] : []),
+    {
+      kind: 'path',
+      d,
+      ink: worst === 'stop' ? 'stop' : 'hot',
+      width: 5,
+      ...(known ? {} : { dash: '7 5' }),
+    },
+    ...(long > 24 ? [upright ? beside : along] : []),
+    ...(worst ? [{ kind: 'icon', at: signAt, icon: worst, size: 18 } satisfies Shape] : []),
+  ]
+}
+
+const bendShape = ({ a: [x, y], selected }: OnPaper): Shape => ({
+  kind: 'path',
+  d: `M${x - 5} ${y}a5 5 0 1 0 10 0a5 5 0 1 0 -10 0Z`,
+  fill: selected ? 'select' : 'paper',
+  ink: 'ink',
+  width: 1.8,
+})
+
+function tundishShapes(on: OnPaper): Shape[] {
+  const { a, b, selected } = on
+  const [x, y] = a
+  const mid = y + (b[1] - y) * 0.45
+  return [
+    {
+      kind: 'path',
+      d: `M${x - 13} ${mid - 3}L${x - 4} ${b[1]}H${x + 4}L${x + 13} ${mid - 3}Z`,
+      fill: selected ? 'select' : 'paper',
+      ink: 'ink',
+      width: 1.8,
+    },
+    label([x + 18, (mid + b[1]) / 2 + 4], 'air gap', 14, { ink: 'ink-3' }),
+    ...faultIcon({ ...on, a: [x, mid] }, -36, -8),
+  ]
+}
+
+const shutShape = ({ a: [x, y] }: OnPaper): Shape => ({
+  kind: 'path',
+  d: `M${x - 11} ${y - 8}L${x + 11} ${y + 8}V${y - 8}L${x - 11} ${y + 8}Z`,
+  fill: 'ink',
+  ink: 'ink',
+  width: 1.5,
+})
+
+const trapShape = ({ a: [x, y] }: OnPaper): Shape => ({
+  kind: 'path',
+  d: `M${x - 12} ${y}v8a12 12 0 0 0 24 0v-8`,
+  ink: 'ink',
+  width: 3,
+})
 
 /** What sits on the end of the pipe: a cap, or a thread that one would fit. */
 function capShapes(thread: Discharge['endThread'], [x, y]: Point): Shape[] {

@@ -26,122 +26,112 @@ export function reliefFindings(
   ]
 }
 
+/** A finding, where it is one. */
+const when = (is: boolean, finding: ReliefFinding): ReliefFinding[] => (is ? [finding] : [])
+
 function valveFindings(
   answer: ReliefAnswer,
   i: number,
   document: JobDocument,
   practice: Practice,
 ): ReliefFinding[] {
-  const { valve, setGauge_Pa, weakest, protects_W, together_W, capacityFrom, would, by } = answer
+  const { valve, capacityFrom, capacity_W } = answer
   const place = `reliefs.${i}`
-  const { protectsSource } = practice.relief
-  const generic: Remedy | undefined = would
-    ? {
-        label: `take a ${sizeAsSold(practice, would.id)}`,
-        edits: [
-          { path: ['reliefs', i, 'size'], value: would.id },
-          { path: ['reliefs', i, 'outlet'], value: would.outlet },
-          { path: ['reliefs', i, 'capacity_W'], value: null },
-        ],
-      }
-    : undefined
-  const names = [valve.name, answer.protectsName, by]
+  const names = [valve.name]
   return [
-    ...(weakest && !atMost(weakest.seenGauge_Pa, weakest.limitGauge_Pa)
+    ...abovePart(answer, place, practice),
+    ...capacityFindings(answer, i, practice),
+    ...when(capacityFrom === 'generic', {
+      id: 'relief-generic',
+      severity: 'note',
+      place,
+      source: sources.genericValve,
+      names,
+      figures: { capacity_W: capacity_W ?? 0 },
+    }),
+    ...when(valve.guards === 'temperature' && valve.probe === 'elsewhere', {
+      id: 'relief-probe-cold',
+      severity: 'stop',
+      place,
+      source: sources.asmeHlw,
+      names,
+    }),
+    ...when(valve.lever === 'blocked', {
+      id: 'relief-lever-blocked',
+      severity: 'fix',
+      place,
+      source: sources.trade,
+      names,
+    }),
+    ...when(valve.valveBetween === 'yes', {
+      id: 'relief-can-be-shut',
+      severity: 'stop',
+      place,
+      source: sources.trade,
+      names,
+      remedy: {
+        label: 'take it out',
+        edits: [{ path: ['reliefs', i, 'valveBetween'], value: 'no' }],
+      },
+    }),
+    ...notLike(answer, place, document),
+  ]
+}
+
+/** It lifts only above what the weakest part behind it stands, at the height of each. */
+function abovePart(
+  { valve, setGauge_Pa, weakest }: ReliefAnswer,
+  place: string,
+  practice: Practice,
+): ReliefFinding[] {
+  if (!weakest) return []
+  const { seenGauge_Pa, limitGauge_Pa, name } = weakest
+  return when(!atMost(seenGauge_Pa, limitGauge_Pa), {
+    id: 'relief-above-part',
+    severity: 'stop',
+    place,
+    source: practice.relief.protectsSource,
+    names: [valve.name, name],
+    figures: { setGauge_Pa, limitGauge_Pa, seenGauge_Pa },
+  })
+}
+
+/** What it carries, of what is put in; an expansion relief is not asked to carry heat. */
+function capacityFindings(answer: ReliefAnswer, i: number, practice: Practice): ReliefFinding[] {
+  const { valve, protectsName, by, protects_W, together_W, capacityFrom, would } = answer
+  if (valve.guards === 'expansion') return []
+  const remedy: Remedy | undefined = would && {
+    label: `take a ${sizeAsSold(practice, would.id)}`,
+    edits: [
+      { path: ['reliefs', i, 'size'], value: would.id },
+      { path: ['reliefs', i, 'outlet'], value: would.outlet },
+      { path: ['reliefs', i, 'capacity_W'], value: null },
+    ],
+  }
+  const about = {
+    place: `reliefs.${i}`,
+    source: practice.relief.protectsSource,
+    names: [valve.name, protectsName, by],
+    ...(remedy ? { remedy } : {}),
+  }
+  const known = protects_W !== undefined && together_W !== undefined
+  return [
+    ...when(capacityFrom === 'none', {
+      ...about,
+      id: 'relief-capacity-unknown',
+      severity: 'fix',
+      figures: { protects_W: protects_W ?? 0 },
+    }),
+    ...(known && !atMost(protects_W, together_W)
       ? [
           {
-            id: 'relief-above-part',
-            severity: 'stop',
-            place,
-            source: protectsSource,
-            names: [valve.name, weakest.name],
-            figures: {
-              setGauge_Pa,
-              limitGauge_Pa: weakest.limitGauge_Pa,
-              seenGauge_Pa: weakest.seenGauge_Pa,
-            },
-          } satisfies ReliefFinding,
-        ]
-      : []),
-    ...(capacityFrom === 'none' && valve.guards !== 'expansion'
-      ? [
-          {
-            id: 'relief-capacity-unknown',
-            severity: 'fix',
-            place,
-            source: protectsSource,
-            names,
-            figures: { protects_W: protects_W ?? 0 },
-            ...(generic ? { remedy: generic } : {}),
-          } satisfies ReliefFinding,
-        ]
-      : []),
-    ...(valve.guards !== 'expansion' &&
-    protects_W !== undefined &&
-    together_W !== undefined &&
-    !atMost(protects_W, together_W)
-      ? [
-          {
+            ...about,
             id: 'relief-capacity-short',
             severity: 'stop',
-            place,
-            source: protectsSource,
-            names,
             figures: { protects_W, capacity_W: together_W },
-            ...(generic ? { remedy: generic } : {}),
           } satisfies ReliefFinding,
         ]
       : []),
-    ...(capacityFrom === 'generic'
-      ? [
-          {
-            id: 'relief-generic',
-            severity: 'note',
-            place,
-            source: sources.genericValve,
-            names: [valve.name],
-            figures: { capacity_W: answer.capacity_W ?? 0 },
-          } satisfies ReliefFinding,
-        ]
-      : []),
-    ...(valve.guards === 'temperature' && valve.probe === 'elsewhere'
-      ? [
-          {
-            id: 'relief-probe-cold',
-            severity: 'stop',
-            place,
-            source: sources.asmeHlw,
-            names: [valve.name],
-          } satisfies ReliefFinding,
-        ]
-      : []),
-    ...(valve.lever === 'blocked'
-      ? [
-          {
-            id: 'relief-lever-blocked',
-            severity: 'fix',
-            place,
-            source: sources.trade,
-            names: [valve.name],
-          } satisfies ReliefFinding,
-        ]
-      : []),
-    ...(valve.valveBetween === 'yes'
-      ? [
-          {
-            id: 'relief-can-be-shut',
-            severity: 'stop',
-            place,
-            source: sources.trade,
-            names: [valve.name],
-            remedy: {
-              label: 'take it out',
-              edits: [{ path: ['reliefs', i, 'valveBetween'], value: 'no' }],
-            },
-          } satisfies ReliefFinding,
-        ]
-      : []),
-    ...notLike(answer, place, document),
   ]
 }
 

@@ -235,83 +235,79 @@ const changed = (run: Discharge, at: number, piece: DischargePiece | undefined):
   pieces: [...run.pieces.slice(0, at), ...(piece ? [piece] : []), ...run.pieces.slice(at + 1)],
 })
 
+/** A fault, where it is one. */
+const when = (is: boolean, fault: DischargeFault): DischargeFault[] => (is ? [fault] : [])
+
 function pieceFaults(run: Discharge, valve: DischargeValve): DischargeFault[] {
-  const least = stepOf(valve.outlet)
-  let widest = least
-  return run.pieces.flatMap((piece, i): DischargeFault[] => {
-    if (piece.kind === 'valve')
-      return [
-        { id: 'discharge-valve', severity: 'stop', at: i, mended: changed(run, i, undefined) },
-      ]
-    if (piece.kind === 'trap')
-      return [{ id: 'discharge-trap', severity: 'fix', at: i, mended: changed(run, i, undefined) }]
+  let widest = stepOf(valve.outlet)
+  return run.pieces.flatMap((piece, at): DischargeFault[] => {
+    const mended = changed(run, at, undefined)
+    if (piece.kind === 'valve') return [{ id: 'discharge-valve', severity: 'stop', at, mended }]
+    if (piece.kind === 'trap') return [{ id: 'discharge-trap', severity: 'fix', at, mended }]
     if (piece.kind !== 'pipe') return []
-    const { step } = dischargeSizeFacts[piece.size]
-    const material = materialFacts[piece.material]
     const wanted = widest
-    const full = sizeAt(piece.size, wanted)
-    const reduced = step < wanted
-    widest = Math.max(widest, step)
-    return [
-      ...(reduced
-        ? [
-            {
-              id: 'discharge-reduced',
-              severity: 'fix',
-              at: i,
-              names: [piece.size, full ?? ''],
-              ...(full ? { mended: changed(run, i, { ...piece, size: full }) } : {}),
-            } satisfies DischargeFault,
-          ]
-        : []),
-      ...(piece.runs === 'up'
-        ? [
-            {
-              id: 'discharge-uphill',
-              severity: 'stop',
-              at: i,
-              mended: changed(run, i, { ...piece, runs: 'falling' }),
-            } satisfies DischargeFault,
-          ]
-        : []),
-      ...(piece.runs === 'level'
-        ? [
-            {
-              id: 'discharge-level',
-              severity: 'fix',
-              at: i,
-              mended: changed(run, i, { ...piece, runs: 'falling' }),
-            } satisfies DischargeFault,
-          ]
-        : []),
-      ...(!material.standsHeat
-        ? [
-            {
-              id: 'discharge-not-for-heat',
-              severity: 'fix',
-              at: i,
-              names: [material.label],
-              figures: { openTemp_K: valve.openTemp_K },
-              mended: changed(run, i, { ...piece, material: 'copper' }),
-            } satisfies DischargeFault,
-          ]
-        : []),
-      ...(material.standsHeat && !material.rigid
-        ? [
-            {
-              id: 'discharge-sags',
-              severity: 'fix',
-              at: i,
-              names: [material.label],
-              mended: changed(run, i, { ...piece, material: 'copper' }),
-            } satisfies DischargeFault,
-          ]
-        : []),
-      ...(piece.length_m === null
-        ? [{ id: 'discharge-not-measured', severity: 'note', at: i } satisfies DischargeFault]
-        : []),
-    ]
+    widest = Math.max(widest, dischargeSizeFacts[piece.size].step)
+    return pipeFaults(piece, { run, at, wanted, openTemp_K: valve.openTemp_K })
   })
+}
+
+function pipeFaults(
+  piece: Pipe,
+  {
+    run,
+    at,
+    wanted,
+    openTemp_K,
+  }: {
+    readonly run: Discharge
+    readonly at: number
+    /** The step of the widest before it: it may not be narrower. */
+    readonly wanted: number
+    readonly openTemp_K: number
+  },
+): DischargeFault[] {
+  const { step } = dischargeSizeFacts[piece.size]
+  const { label, standsHeat, rigid } = materialFacts[piece.material]
+  const full = sizeAt(piece.size, wanted)
+  const falling = changed(run, at, { ...piece, runs: 'falling' })
+  const copper = changed(run, at, { ...piece, material: 'copper' })
+  return [
+    ...when(step < wanted, {
+      id: 'discharge-reduced',
+      severity: 'fix',
+      at,
+      names: [piece.size, full ?? ''],
+      ...(full ? { mended: changed(run, at, { ...piece, size: full }) } : {}),
+    }),
+    ...when(piece.runs === 'up', {
+      id: 'discharge-uphill',
+      severity: 'stop',
+      at,
+      mended: falling,
+    }),
+    ...when(piece.runs === 'level', {
+      id: 'discharge-level',
+      severity: 'fix',
+      at,
+      mended: falling,
+    }),
+    ...when(!standsHeat, {
+      id: 'discharge-not-for-heat',
+      severity: 'fix',
+      at,
+      names: [label],
+      figures: { openTemp_K },
+      mended: copper,
+    }),
+    ...when(standsHeat && !rigid, {
+      id: 'discharge-sags',
+      severity: 'fix',
+      at,
+      names: [label],
+      mended: copper,
+    }),
+    ...when(piece.length_m === null, { id: 'discharge-not-measured', severity: 'note', at }),
+  ]
 }
 
 function tundishFaults(
@@ -320,138 +316,116 @@ function tundishFaults(
   rules: DischargeRules,
   tundishAt: number,
 ): DischargeFault[] {
-  const tundish = run.pieces[tundishAt]
   if (tundishAt < 0)
-    return rules.tundish === 'wanted'
-      ? [{ id: 'discharge-no-air-gap', severity: 'fix', at: 'run' }]
-      : []
-  const d1_m = lengthOf(run.pieces.slice(0, tundishAt).filter(isPipe))
-  const drop = run.pieces.slice(tundishAt + 1)
-  const first = drop.findIndex((piece) => !(piece.kind === 'pipe' && piece.runs === 'down'))
-  const straight_m = lengthOf(drop.slice(0, first < 0 ? drop.length : first).filter(isPipe))
-  const least_m = leastD1_m(valve.outlet)
-  const d1 = run.pieces
-    .slice(0, tundishAt)
-    .find(
-      (piece) =>
-        isPipe(piece) &&
-        (dischargeSizeFacts[piece.size].outsideDiameter_m ?? Infinity) < (least_m ?? 0) - 1e-9,
-    )
+    return when(rules.tundish === 'wanted', {
+      id: 'discharge-no-air-gap',
+      severity: 'fix',
+      at: 'run',
+    })
+  const tundish = run.pieces[tundishAt]
+  const before = run.pieces.slice(0, tundishAt)
+  const after = run.pieces.slice(tundishAt + 1)
+  const d1_m = lengthOf(before.filter(isPipe))
   return [
-    ...(tundish?.kind === 'tundish' && tundish.visible === 'no'
-      ? [{ id: 'tundish-hidden', severity: 'fix', at: tundishAt } satisfies DischargeFault]
-      : []),
-    ...(d1_m > rules.d1Most_m * (1 + 1e-6)
-      ? [
-          {
-            id: 'd1-too-long',
-            severity: 'fix',
-            at: Math.max(0, tundishAt - 1),
-            figures: { length_m: d1_m, most_m: rules.d1Most_m },
-          } satisfies DischargeFault,
-        ]
-      : []),
-    ...(rules.table === 'approved-g' && d1 && least_m !== undefined
-      ? [
-          {
-            id: 'd1-too-small',
-            severity: 'fix',
-            at: run.pieces.indexOf(d1),
-            figures: { leastBore_m: least_m },
-          } satisfies DischargeFault,
-        ]
-      : []),
-    ...(drop.length > 0 && straight_m < rules.dropLeast_m * (1 - 1e-6)
-      ? [
-          {
-            id: 'no-drop-after-tundish',
-            severity: 'fix',
-            at: tundishAt,
-            figures: { drop_m: straight_m, least_m: rules.dropLeast_m },
-          } satisfies DischargeFault,
-        ]
-      : []),
+    ...when(tundish?.kind === 'tundish' && tundish.visible === 'no', {
+      id: 'tundish-hidden',
+      severity: 'fix',
+      at: tundishAt,
+    }),
+    ...when(d1_m > rules.d1Most_m * (1 + 1e-6), {
+      id: 'd1-too-long',
+      severity: 'fix',
+      at: Math.max(0, tundishAt - 1),
+      figures: { length_m: d1_m, most_m: rules.d1Most_m },
+    }),
+    ...(rules.table === 'approved-g' ? tooSmallBefore(before, valve) : []),
+    ...noDropAfter(after, rules, tundishAt),
   ]
 }
 
-function endFaults(run: Discharge, { end_m, endOutside_m }: DischargeRules): DischargeFault[] {
-  const [least_m, most_m] = (run.end === 'outside' && endOutside_m) || end_m
-  const height_m = run.endHeight_m?.value
-  const open = run.end === 'floor' || run.end === 'outside' || run.end === 'pan'
+/** The first pipe before the tundish that is narrower than its table has for the outlet. */
+function tooSmallBefore(
+  before: readonly DischargePiece[],
+  valve: DischargeValve,
+): DischargeFault[] {
+  const least_m = leastD1_m(valve.outlet)
+  if (least_m === undefined) return []
+  const at = before.findIndex(
+    (piece) =>
+      isPipe(piece) &&
+      (dischargeSizeFacts[piece.size].outsideDiameter_m ?? Infinity) < least_m - 1e-9,
+  )
+  return when(at >= 0, {
+    id: 'd1-too-small',
+    severity: 'fix',
+    at,
+    figures: { leastBore_m: least_m },
+  })
+}
+
+/** Straight down after the tundish, so that the water does not come back over its rim. */
+function noDropAfter(
+  after: readonly DischargePiece[],
+  { dropLeast_m }: DischargeRules,
+  tundishAt: number,
+): DischargeFault[] {
+  const first = after.findIndex((piece) => !(piece.kind === 'pipe' && piece.runs === 'down'))
+  const drop_m = lengthOf(after.slice(0, first < 0 ? after.length : first).filter(isPipe))
+  return when(after.length > 0 && drop_m < dropLeast_m * (1 - 1e-6), {
+    id: 'no-drop-after-tundish',
+    severity: 'fix',
+    at: tundishAt,
+    figures: { drop_m, least_m: dropLeast_m },
+  })
+}
+
+function endFaults(run: Discharge, rules: DischargeRules): DischargeFault[] {
   const at = 'end' as const
-  const middle = {
-    ...run,
-    endHeight_m: {
-      value: Math.round(((least_m + most_m) / 2) * 100) / 100,
-      basis: 'read' as const,
-      from: 'Chosen',
-    },
-  }
+  const plain: Discharge = { ...run, endThread: 'plain' }
   return [
-    ...(run.endThread === 'capped'
-      ? [
-          {
-            id: 'discharge-capped',
-            severity: 'stop',
-            at,
-            mended: { ...run, endThread: 'plain' },
-          } satisfies DischargeFault,
-        ]
-      : []),
-    ...(run.endThread === 'threaded'
-      ? [
-          {
-            id: 'discharge-threaded',
-            severity: 'fix',
-            at,
-            mended: { ...run, endThread: 'plain' },
-          } satisfies DischargeFault,
-        ]
-      : []),
-    ...(open && height_m !== undefined && height_m > most_m * (1 + 1e-6)
-      ? [
-          {
-            id: 'discharge-end-high',
-            severity: 'fix',
-            at,
-            figures: { height_m, most_m, least_m },
-            mended: middle,
-          } satisfies DischargeFault,
-        ]
-      : []),
-    ...(open && height_m !== undefined && height_m < least_m * (1 - 1e-6)
-      ? [
-          {
-            id: 'discharge-end-low',
-            severity: 'fix',
-            at,
-            figures: { height_m, most_m, least_m },
-            mended: middle,
-          } satisfies DischargeFault,
-        ]
-      : []),
-    ...(run.endVisible === 'no'
-      ? [{ id: 'discharge-end-hidden', severity: 'fix', at } satisfies DischargeFault]
-      : []),
-    ...(run.endSafe === 'no'
-      ? [{ id: 'discharge-end-unsafe', severity: 'stop', at } satisfies DischargeFault]
-      : []),
-    ...(run.end === 'crawl-space'
-      ? [
-          {
-            id: 'discharge-crawl-space',
-            severity: 'fix',
-            at,
-            mended: { ...run, end: 'outside' },
-          } satisfies DischargeFault,
-        ]
-      : []),
-    ...(run.end === 'bucket'
-      ? [{ id: 'discharge-bucket', severity: 'fix', at } satisfies DischargeFault]
-      : []),
-    ...(run.endFreezes === 'yes'
-      ? [{ id: 'discharge-freezes', severity: 'fix', at } satisfies DischargeFault]
-      : []),
+    ...when(run.endThread === 'capped', {
+      id: 'discharge-capped',
+      severity: 'stop',
+      at,
+      mended: plain,
+    }),
+    ...when(run.endThread === 'threaded', {
+      id: 'discharge-threaded',
+      severity: 'fix',
+      at,
+      mended: plain,
+    }),
+    ...heightFaults(run, rules),
+    ...when(run.endVisible === 'no', { id: 'discharge-end-hidden', severity: 'fix', at }),
+    ...when(run.endSafe === 'no', { id: 'discharge-end-unsafe', severity: 'stop', at }),
+    ...when(run.end === 'crawl-space', {
+      id: 'discharge-crawl-space',
+      severity: 'fix',
+      at,
+      mended: { ...run, end: 'outside' },
+    }),
+    ...when(run.end === 'bucket', { id: 'discharge-bucket', severity: 'fix', at }),
+    ...when(run.endFreezes === 'yes', { id: 'discharge-freezes', severity: 'fix', at }),
+  ]
+}
+
+const openEnds: readonly Discharge['end'][] = ['floor', 'outside', 'pan']
+
+/** An end that is open to a floor, the ground or a pan: neither scalding from high nor under water. */
+function heightFaults(run: Discharge, { end_m, endOutside_m }: DischargeRules): DischargeFault[] {
+  const height_m = run.endHeight_m?.value
+  if (height_m === undefined || !openEnds.includes(run.end)) return []
+  const [least_m, most_m] = (run.end === 'outside' && endOutside_m) || end_m
+  const middle_m = Math.round(((least_m + most_m) / 2) * 100) / 100
+  const about = {
+    severity: 'fix',
+    at: 'end',
+    figures: { height_m, most_m, least_m },
+    mended: { ...run, endHeight_m: { value: middle_m, basis: 'read', from: 'Chosen' } },
+  } as const
+  return [
+    ...when(height_m > most_m * (1 + 1e-6), { id: 'discharge-end-high', ...about }),
+    ...when(height_m < least_m * (1 - 1e-6), { id: 'discharge-end-low', ...about }),
   ]
 }
 
@@ -461,87 +435,83 @@ function sizeFaults(
   { back, carries, table }: Pick<DischargeAnswer, 'back' | 'carries' | 'table'>,
   tundishAt: number,
 ): DischargeFault[] {
-  const at: DischargePlace = tundishAt < 0 ? 'run' : tundishAt + 1
-  const wouldStep =
-    table?.would &&
-    dischargeSizes
-      .map((size) => dischargeSizeFacts[size])
-      .find(
-        (size) =>
-          Math.abs((size.outsideDiameter_m ?? 0) - (table.would?.outsideDiameter_m ?? 1)) < 1e-6,
-      )?.step
-  const resize = (step: number): { readonly mended?: Discharge } => ({
-    mended: {
-      ...run,
-      pieces: run.pieces.map((piece, i) =>
-        i > tundishAt && isPipe(piece)
-          ? { ...piece, size: sizeAt(piece.size, step) ?? piece.size }
-          : piece,
-      ),
-    },
-  })
-  const d2Step = Math.min(
-    ...run.pieces
-      .slice(tundishAt + 1)
-      .filter(isPipe)
-      .map((piece) => dischargeSizeFacts[piece.size].step),
-  )
-  const past =
-    table && table.permitted_m !== undefined && table.straight_m > table.permitted_m * (1 + 1e-6)
-  const figures = table && {
-    straight_m: table.straight_m,
-    ...(table.permitted_m === undefined ? {} : { permitted_m: table.permitted_m }),
-    ...(table.would
-      ? { would_m: table.would.permitted_m, wouldBore_m: table.would.outsideDiameter_m }
-      : {}),
-  }
-  /**
-   * After the tundish a pipe is larger than the valve's outlet, and no longer than the table lets
-   * it be.
-   */
-  const byTable = (): readonly DischargeFault[] => {
-    if (!table || !figures) return []
-    if (Number.isFinite(d2Step) && d2Step <= stepOf(valve.outlet))
-      return [
-        {
-          ...{ id: 'd2-not-larger', severity: 'fix', at, figures },
-          ...resize(wouldStep ?? stepOf(valve.outlet) + 1),
-        },
-      ]
-    if (!past) return []
-    return [
-      {
-        id: table.would ? 'd2-too-long' : 'd2-past-table',
-        ...{ severity: 'fix', at, figures: { ...figures, bends: table.bends } },
-        ...(wouldStep === undefined ? {} : resize(wouldStep)),
-      },
-    ]
-  }
   return [
-    ...byTable(),
-    ...(back && (back.back_Pa > back.allowed_Pa || back.sonic)
-      ? [
-          {
-            id: back.sonic ? 'discharge-sonic' : 'discharge-back-pressure',
-            severity: valve.backDecides ? 'fix' : 'note',
-            at: 'run',
-            figures: { back_Pa: back.back_Pa, allowed_Pa: back.allowed_Pa },
-          } satisfies DischargeFault,
-        ]
+    ...(table ? tableFaults(run, valve, table, tundishAt) : []),
+    ...(back
+      ? when(back.back_Pa > back.allowed_Pa || back.sonic, {
+          id: back.sonic ? 'discharge-sonic' : 'discharge-back-pressure',
+          severity: valve.backDecides ? 'fix' : 'note',
+          at: 'run',
+          figures: { back_Pa: back.back_Pa, allowed_Pa: back.allowed_Pa },
+        })
       : []),
-    ...(carries && carries.carries_m3_s < carries.wanted_m3_s
-      ? [
-          {
-            id: 'discharge-cannot-carry',
-            severity: 'fix',
-            at,
-            figures: {
-              carries_m3_s: carries.carries_m3_s,
-              wanted_m3_s: carries.wanted_m3_s,
-              fall_m: carries.fall_m,
-            },
-          } satisfies DischargeFault,
-        ]
+    ...(carries
+      ? when(carries.carries_m3_s < carries.wanted_m3_s, {
+          id: 'discharge-cannot-carry',
+          severity: 'fix',
+          at: afterTundish(tundishAt),
+          figures: {
+            carries_m3_s: carries.carries_m3_s,
+            wanted_m3_s: carries.wanted_m3_s,
+            fall_m: carries.fall_m,
+          },
+        })
       : []),
   ]
 }
+
+const afterTundish = (tundishAt: number): DischargePlace => (tundishAt < 0 ? 'run' : tundishAt + 1)
+
+/**
+ * After the tundish a pipe is larger than the valve's outlet, and no longer than the table lets it
+ * be.
+ */
+function tableFaults(
+  run: Discharge,
+  valve: DischargeValve,
+  table: NonNullable<DischargeAnswer['table']>,
+  tundishAt: number,
+): DischargeFault[] {
+  const at = afterTundish(tundishAt)
+  const { straight_m, permitted_m, would, bends } = table
+  const steps = run.pieces
+    .slice(tundishAt + 1)
+    .filter(isPipe)
+    .map((piece) => dischargeSizeFacts[piece.size].step)
+  const wouldStep = would && stepOfOutside(would.outsideDiameter_m)
+  const figures = {
+    straight_m,
+    ...(permitted_m === undefined ? {} : { permitted_m }),
+    ...(would ? { would_m: would.permitted_m, wouldBore_m: would.outsideDiameter_m } : {}),
+  }
+  const least = stepOf(valve.outlet)
+  if (steps.length > 0 && Math.min(...steps) <= least) {
+    const mended = resized(run, tundishAt, wouldStep ?? least + 1)
+    return [{ id: 'd2-not-larger', severity: 'fix', at, figures, mended }]
+  }
+  if (permitted_m === undefined || straight_m <= permitted_m * (1 + 1e-6)) return []
+  return [
+    {
+      id: would ? 'd2-too-long' : 'd2-past-table',
+      severity: 'fix',
+      at,
+      figures: { ...figures, bends },
+      ...(wouldStep === undefined ? {} : { mended: resized(run, tundishAt, wouldStep) }),
+    },
+  ]
+}
+
+const stepOfOutside = (outsideDiameter_m: number): number | undefined =>
+  dischargeSizes
+    .map((size) => dischargeSizeFacts[size])
+    .find((size) => Math.abs((size.outsideDiameter_m ?? 0) - outsideDiameter_m) < 1e-6)?.step
+
+/** Every pipe after the tundish in the size of a step, of the kind it has. */
+const resized = (run: Discharge, tundishAt: number, step: number): Discharge => ({
+  ...run,
+  pieces: run.pieces.map((piece, i) =>
+    i > tundishAt && isPipe(piece)
+      ? { ...piece, size: sizeAt(piece.size, step) ?? piece.size }
+      : piece,
+  ),
+})
