@@ -3,7 +3,7 @@ import type { GasAnswer, GasSegment, JobDocument } from '@hestian/core'
 import { solve } from '@hestian/core'
 import { cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { useState } from 'react'
-import { demoJobs } from '../../../demo/src/index'
+import { demoJob } from '../job/demoJob.testing'
 import { JobStand } from '../job/jobStand.testing'
 import { useDesign } from '../job/JobContext'
 import { choose, press, write } from '../ui/hands.testing'
@@ -15,12 +15,7 @@ let after: JobDocument
 let gone: number
 afterEach(cleanup)
 
-const demo = (name: keyof ReturnType<typeof demoJobs>): JobDocument => {
-  const job = demoJobs()[name]
-  if (!job) throw new Error(`There is no ${name}.`)
-  return job.document
-}
-const club = () => demo('kestrel-weir')
+const club = () => demoJob('kestrel-weir')
 const answerOf = (document: JobDocument): GasAnswer => {
   const { gas } = solve(document)
   if (!gas.applies || !gas.answer) throw new Error('The gas is not solved.')
@@ -89,7 +84,7 @@ describe('one gas pipe', () => {
     edit('to-boiler')
     expect(screen.queryByRole('button', { name: /Sediment trap$/ })).toBeNull()
     cleanup()
-    const there = demo('juniper-ridge')
+    const there = demoJob('juniper-ridge')
     const fed = there.gas.segments.find(({ applianceId }) => applianceId !== null)
     edit(fed?.id ?? '', there)
     choose(/Sediment trap$/, 'Yes')

@@ -2,7 +2,7 @@
 import type { JobDocument, RecordBody } from '@hestian/core'
 import { applyEdits, solve } from '@hestian/core'
 import { cleanup, fireEvent, render, screen } from '@testing-library/react'
-import { demoJobs } from '../../../demo/src/index'
+import { demoJob } from '../job/demoJob.testing'
 import { JobStand } from '../job/jobStand.testing'
 import { useDesign } from '../job/JobContext'
 import { button, choose, field, press, rowOf, write } from '../ui/hands.testing'
@@ -40,13 +40,8 @@ function open(document: JobDocument) {
   )
 }
 
-const demo = (name: keyof ReturnType<typeof demoJobs>) => {
-  const job = demoJobs()[name]
-  if (!job) throw new Error(`There is no ${name}.`)
-  return job.document
-}
-const observatory = () => demo('juniper-ridge')
-const club = () => demo('kestrel-weir')
+const observatory = () => demoJob('juniper-ridge')
+const club = () => demoJob('kestrel-weir')
 const withHeat = (document: JobDocument, change: Partial<JobDocument['heat']>): JobDocument => ({
   ...document,
   heat: { ...document.heat, ...change },

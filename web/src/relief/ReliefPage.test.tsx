@@ -2,7 +2,7 @@
 import type { JobDocument, PartKind, ReliefValve } from '@hestian/core'
 import { blankPart, blankRelief } from '@hestian/core'
 import { cleanup, render, screen } from '@testing-library/react'
-import { demoJobs } from '../../../demo/src/index'
+import { demoJob } from '../job/demoJob.testing'
 import { JobStand } from '../job/jobStand.testing'
 import { button, choose, press, write } from '../ui/hands.testing'
 import { ReliefPage } from './ReliefPage'
@@ -19,11 +19,7 @@ function open(document: JobDocument) {
   )
 }
 
-const club = (): JobDocument => {
-  const job = demoJobs()['kestrel-weir']
-  if (!job) throw new Error('There is no club.')
-  return job.document
-}
+const club = () => demoJob('kestrel-weir')
 const [atBoiler] = club().reliefs as [ReliefValve]
 /** The club with its first valve alone, that one changed. */
 const withValve = (change: Partial<ReliefValve>): JobDocument => ({

@@ -2,7 +2,7 @@
 import type { HotWaterSafety, JobDocument } from '@hestian/core'
 import { usualInlet } from '@hestian/core'
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react'
-import { demoJobs } from '../../../demo/src/index'
+import { demoJob } from '../job/demoJob.testing'
 import { JobStand } from '../job/jobStand.testing'
 import { button, choose, press } from '../ui/hands.testing'
 import { CutOuts } from './CutOuts'
@@ -11,11 +11,7 @@ import { InletGroup } from './InletGroup'
 let after: JobDocument
 afterEach(cleanup)
 
-const club = (): JobDocument => {
-  const job = demoJobs()['kestrel-weir']
-  if (!job) throw new Error('There is no club.')
-  return job.document
-}
+const club = () => demoJob('kestrel-weir')
 const withSafety = (change: Partial<HotWaterSafety>): JobDocument => {
   const { hotWater, ...job } = club()
   if (!hotWater) throw new Error('The club makes no hot water.')

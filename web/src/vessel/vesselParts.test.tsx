@@ -2,7 +2,7 @@
 import type { Heating, JobDocument, VesselAnswer } from '@hestian/core'
 import { showIn, solve } from '@hestian/core'
 import { cleanup, render, screen, within } from '@testing-library/react'
-import { demoJobs } from '../../../demo/src/index'
+import { demoJob } from '../job/demoJob.testing'
 import { JobStand } from '../job/jobStand.testing'
 import { useDesign } from '../job/JobContext'
 import { choose, press, write } from '../ui/hands.testing'
@@ -13,14 +13,9 @@ import { WeakParts } from './WeakParts'
 let after: JobDocument
 afterEach(cleanup)
 
-const demo = (name: keyof ReturnType<typeof demoJobs>): JobDocument => {
-  const job = demoJobs()[name]
-  if (!job) throw new Error(`There is no ${name}.`)
-  return job.document
-}
 const withHeating = (
   change: Partial<Heating>,
-  { heating, ...job }: JobDocument = demo('kestrel-weir'),
+  { heating, ...job }: JobDocument = demoJob('kestrel-weir'),
 ): JobDocument => {
   if (!heating) throw new Error('There is no heating.')
   return { ...job, heating: { ...heating, ...change } }
@@ -110,12 +105,12 @@ describe('how the vessel is connected', () => {
   })
 
   test('says what the bracket has to carry, and the size as it is sold beside', () => {
-    const here = demo('kestrel-weir')
+    const here = demoJob('kestrel-weir')
     connected(here)
     const kg = Math.round(answerOf(here).fitted_m3 * 1000)
     expect(screen.getByText(`full of water it weighs about ${kg} kg more`)).toBeTruthy()
     cleanup()
-    connected(withHeating({ vesselSize_m3: 0.0166 }, demo('juniper-ridge')))
+    connected(withHeating({ vesselSize_m3: 0.0166 }, demoJob('juniper-ridge')))
     expect(screen.getByText(/weighs about \d+ kg more \([\d.]+.US.gal\)/)).toBeTruthy()
   })
 })
@@ -126,7 +121,7 @@ describe('charged before filling', () => {
   const figure = () => document.querySelector('b')?.textContent
 
   test('a cold day asks for less on the gauge than the design reads warm', () => {
-    const job = demo('kestrel-weir')
+    const job = demoJob('kestrel-weir')
     const cold = { value: 278.15, basis: 'measured' as const, from: 'Thermometer' }
     const show = showIn(solve(job).practice.units)
     charge(withHeating({ dayTemp_K: null }))

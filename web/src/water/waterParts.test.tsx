@@ -2,7 +2,7 @@
 import type { JobDocument, WaterAnswer, WaterSegment } from '@hestian/core'
 import { realWater, solve, waterSizesBeside } from '@hestian/core'
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react'
-import { demoJobs } from '../../../demo/src/index'
+import { demoJob } from '../job/demoJob.testing'
 import { JobStand } from '../job/jobStand.testing'
 import { useDesign } from '../job/JobContext'
 import { choose, press, write } from '../ui/hands.testing'
@@ -13,11 +13,7 @@ import { WaterPipeEditor } from './WaterPipeEditor'
 let after: JobDocument
 afterEach(cleanup)
 
-const club = (): JobDocument => {
-  const job = demoJobs()['kestrel-weir']
-  if (!job) throw new Error('There is no club.')
-  return job.document
-}
+const club = () => demoJob('kestrel-weir')
 const answerOf = (document: JobDocument): WaterAnswer => {
   const { water } = solve(document)
   if (!water.applies || !water.answer) throw new Error('The water is not solved.')
