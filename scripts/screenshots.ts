@@ -72,12 +72,18 @@ await picture('hot-water-safety', '/jobs/kestrel-weir/safety')
 await picture('relief-discharge', '/jobs/juniper-ridge/relief', { at: 440 })
 await picture('gas-supply', '/jobs/kestrel-weir/gas', {
   first: async (page) => {
-    await page.getByRole('treegrid').getByRole('row', { name: /^A to B/ }).click()
+    await page
+      .getByRole('treegrid')
+      .getByRole('row', { name: /^A to B/ })
+      .click()
   },
 })
 await picture('water-feed', '/jobs/kestrel-weir/water', {
   first: async (page) => {
-    await page.getByRole('treegrid').getByRole('row', { name: /^D to E, hot/ }).click()
+    await page
+      .getByRole('treegrid')
+      .getByRole('row', { name: /^D to E, hot/ })
+      .click()
   },
 })
 await picture('commission', '/jobs/kestrel-weir/steps')
