@@ -6,7 +6,8 @@ import styled from 'styled-components'
 import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { Choice } from '../ui/fields'
 import { Paper } from '../ui/Photos'
-import { knownOf, QuantityRow } from '../ui/QuantityRow'
+import { QuantityRow } from '../ui/QuantityRow'
+import { knownOf } from '../ui/quantity'
 
 const none = 'none' as const
 const blankRegulator: LineRegulator = {

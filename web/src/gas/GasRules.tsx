@@ -4,7 +4,8 @@ import { altitudeFactor, gasMethods } from '@hestian/core'
 import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Choice, InlineText } from '../ui/fields'
-import { knownOf, Ledger, QuantityRow } from '../ui/QuantityRow'
+import { Ledger, QuantityRow } from '../ui/QuantityRow'
+import { knownOf } from '../ui/quantity'
 import { PipeGrid } from '../network/PipeEditor'
 
 const names: Readonly<Record<LowGasMethod, string>> = {

@@ -7,7 +7,7 @@ import { useDesign, useJobActions } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { Choice, InlineText } from '../ui/fields'
 import { phone } from '../ui/phone'
-import { rowId } from '../ui/QuantityRow'
+import { rowId } from '../ui/quantity'
 
 /**
  * The choice and its reason; what was chosen can go to the rating plates without being typed again.

@@ -8,7 +8,8 @@ import { Schools } from '../job/Schools'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Choice, InlineCount, InlineText, RowGrid, Rows } from '../ui/fields'
-import { knownOf, QuantityCell, rowId } from '../ui/QuantityRow'
+import { QuantityCell } from '../ui/QuantityRow'
+import { knownOf, rowId } from '../ui/quantity'
 import { NotesHere } from '../ui/SheetPage'
 
 const kindWords: Readonly<Record<OutletKind, string>> = {

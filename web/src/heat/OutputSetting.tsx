@@ -3,7 +3,8 @@ import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { Toggle } from '../ui/Toggle'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'
-import { knownOf, Ledger, QuantityRow } from '../ui/QuantityRow'
+import { Ledger, QuantityRow } from '../ui/QuantityRow'
+import { knownOf } from '../ui/quantity'
 
 const compensations = [
   { id: 'none', text: 'None' },

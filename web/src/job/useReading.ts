@@ -1,8 +1,8 @@
 import type { Field, SurveyKey } from '@hestian/core'
 import { ofKind } from '@hestian/core'
 import { useDesign, useJobActions, useStanding } from './JobContext'
-import type { Entry, QuantityProps } from '../ui/QuantityRow'
-import { knownOf } from '../ui/QuantityRow'
+import type { Entry, QuantityProps } from '../ui/quantity'
+import { knownOf } from '../ui/quantity'
 
 /**
  * A question of the survey as its editor takes it. What is measured or read becomes a record, and

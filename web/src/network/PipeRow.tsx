@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import { memo, useLayoutEffect, useRef, useState } from 'react'
-import { rowId } from '../ui/QuantityRow'
+import { rowId } from '../ui/quantity'
 import { NotesHere } from '../ui/SheetPage'
 import { Far, FoldMark, Row, Says } from './outlineLook'
 import { LengthInput, NameInput } from './PipeInputs'

@@ -10,7 +10,7 @@ import { SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Adds, Drop } from '../ui/Drop'
 import { Choice } from '../ui/fields'
-import { rowId } from '../ui/QuantityRow'
+import { rowId } from '../ui/quantity'
 import { NotesHere } from '../ui/SheetPage'
 import { phone } from '../ui/phone'
 

@@ -7,7 +7,8 @@ import { useDesign, useJobActions, useReadBy, useStanding } from '../job/JobCont
 import { SurveyRow } from '../job/SurveyRow'
 import { SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'
-import { Ledger, QuantityRow, rowId } from '../ui/QuantityRow'
+import { Ledger, QuantityRow } from '../ui/QuantityRow'
+import { rowId } from '../ui/quantity'
 import { NotesHere } from '../ui/SheetPage'
 
 type KnownKey =

@@ -282,7 +282,7 @@ const Title = styled.header`
   > i {
     flex: 1;
   }
-  > i ~ * {
+  > :not(h1, i) {
     border-left: 0.8px solid var(--hair);
   }
   @media (max-width: 1000px) {

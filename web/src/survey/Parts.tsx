@@ -8,7 +8,8 @@ import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { Choice, InlineText } from '../ui/fields'
 import { Photos } from '../ui/Photos'
-import { knownOf, Ledger, QuantityRow } from '../ui/QuantityRow'
+import { Ledger, QuantityRow } from '../ui/QuantityRow'
+import { knownOf } from '../ui/quantity'
 import { StayAndYear } from './StayAndYear'
 
 const circuits = [

@@ -3,7 +3,7 @@ import styled from 'styled-components'
 import { useDesign, useJobActions } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { Day } from '../ui/LateDay'
-import { rowId } from '../ui/QuantityRow'
+import { rowId } from '../ui/quantity'
 import { NotesHere } from '../ui/SheetPage'
 import { phone } from '../ui/phone'
 

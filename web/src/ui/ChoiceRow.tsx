@@ -1,6 +1,6 @@
 import styled from 'styled-components'
 import { Choice } from './fields'
-import { rowId } from './QuantityRow'
+import { rowId } from './quantity'
 import { NotesHere } from './SheetPage'
 import { phone } from './phone'
 

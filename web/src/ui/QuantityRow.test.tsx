@@ -3,8 +3,10 @@ import type { Known, Measure } from '@hestian/core'
 import { cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { house } from '../../../core/src/solve/house.testing'
 import { JobStand } from '../job/jobStand.testing'
-import type { Entry } from './QuantityRow'
-import { knownOf, QuantityEditor, QuantityRow } from './QuantityRow'
+import type { Entry } from './quantity'
+import { QuantityEditor } from './QuantityEditor'
+import { QuantityRow } from './QuantityRow'
+import { knownOf } from './quantity'
 
 let used: Entry[]
 let closed: number

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import styled from 'styled-components'
-import { rowId } from './QuantityRow'
+import { rowId } from './quantity'
 import { NotesHere } from './SheetPage'
 import { Worked } from './Worked'
 import { phone } from './phone'

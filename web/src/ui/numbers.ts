@@ -1,6 +1,6 @@
 import type { Edit, Known } from '@hestian/core'
-import { knownOf } from './QuantityRow'
-import type { Entry } from './QuantityRow'
+import { knownOf } from './quantity'
+import type { Entry } from './quantity'
 
 /** What a row of the ledger needs to edit a value at a path of the document. */
 export const known = (

@@ -6,7 +6,8 @@ import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { MakeUpRows } from '../job/MakeUpRows'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'
-import { knownOf, Ledger, QuantityRow } from '../ui/QuantityRow'
+import { Ledger, QuantityRow } from '../ui/QuantityRow'
+import { knownOf } from '../ui/quantity'
 import { Worked } from '../ui/Worked'
 
 /** What keeps heating water out of the drinking water, and how long filling takes. */

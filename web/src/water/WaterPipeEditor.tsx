@@ -3,7 +3,8 @@ import { PipeEditor } from '../network/PipeEditor'
 import { useDesign, useJobActions } from '../job/JobContext'
 import { usePipes } from '../network/usePipes'
 import { Choice, InlineCount } from '../ui/fields'
-import { knownOf, QuantityRow } from '../ui/QuantityRow'
+import { QuantityRow } from '../ui/QuantityRow'
+import { knownOf } from '../ui/quantity'
 
 const none = 'none'
 const fixedEnds = {

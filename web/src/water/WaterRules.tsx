@@ -2,7 +2,8 @@ import { PipeGrid } from '../network/PipeEditor'
 import { useDesign, useJobActions } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/fields'
-import { knownOf, Ledger, QuantityRow } from '../ui/QuantityRow'
+import { Ledger, QuantityRow } from '../ui/QuantityRow'
+import { knownOf } from '../ui/quantity'
 
 /** For what the pipes are sized, and what the heater asks and loses. */
 export function WaterRules() {
