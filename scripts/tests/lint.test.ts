@@ -73,6 +73,12 @@ const cases = [
     'no-restricted-imports',
   ],
   [
+    'no style asks for a sibling of everything',
+    'web/src/broken.tsx',
+    "import styled from 'styled-components'\nexport const X = styled.div`\n  > i ~ * {\n    color: red;\n  }\n`\n",
+    'no-restricted-syntax',
+  ],
+  [
     'core has no clock',
     'core/src/broken.ts',
     'export const now = Date.now()\n',

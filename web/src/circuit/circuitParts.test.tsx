@@ -160,7 +160,13 @@ describe('emitters', () => {
     write('Emitter 1', 'Radiators')
     choose(/Type of Radiators$/, 'Panel, double')
     enter(/^Heat of each of Radiators/, 'Heat of each of Radiators', '1200 W')
-    expect(button(/^Water in each of Radiators: .*, assumed$/)).toBeTruthy()
+    write('How many of Radiators', '4')
+    const whole = answerOf(after).content.parts.find(({ name }) => name === 'Radiators')
+    const each = showIn(solve(after).practice.units)((whole?.water_m3 ?? NaN) / 4, 'small-volume')
+    const said = button(/^Water in each of Radiators: .*, assumed$/).getAttribute('aria-label')
+    expect(said?.replaceAll('\u00a0', ' ')).toBe(
+      `Water in each of Radiators: ${each.replaceAll('\u00a0', ' ')}, assumed`,
+    )
     expect(heating().emitters[0]?.waterEach_m3).toBeNull()
     press(/^Water in each of Radiators/)
     const dialog = screen.getByRole('dialog')

@@ -75,6 +75,19 @@ test('what was used is not offered again as if it were half typed', () => {
   expect((field() as HTMLInputElement).value).toBe('')
 })
 
+test('a range that was begun holds nothing up once the value is measured after all', () => {
+  editor()
+  type('3 bar')
+  fireEvent.click(screen.getByRole('radio', { name: 'Assumed' }))
+  fireEvent.change(screen.getByLabelText('Lowest it may be'), { target: { value: 'two or so' } })
+  use()
+  expect(used).toEqual([])
+  fireEvent.click(screen.getByRole('radio', { name: 'Measured' }))
+  use()
+  expect(used).toMatchObject([{ basis: 'measured', si: 3e5 }])
+  expect(knownOf(used[0] as Entry)).not.toHaveProperty('between')
+})
+
 test('an assumption carries its range, and a range the wrong way round is not taken', () => {
   editor({ value: 3e5, basis: 'assumed', from: 'The street' })
   const [least, most] = [

@@ -1,4 +1,4 @@
-import type { Evidence, SiteBasis } from '@hestian/core'
+import type { Evidence, Known, Measure, SiteBasis } from '@hestian/core'
 import { parseQuantity } from '@hestian/core'
 import { useState } from 'react'
 import { useDesign, useReadBy } from '../job/JobContext'
@@ -55,6 +55,27 @@ function errorOf(parsed: ReturnType<typeof parseQuantity>, touched: boolean): st
   return parsed.outcome === 'refused' && touched ? parsed.says : undefined
 }
 
+/** The ends of an assumption's range as they are typed, and what is made of them. */
+function useRange(measure: Measure, value: Known, isAsked: boolean) {
+  const given = value?.between
+  const { solution } = useDesign()
+  const { show } = useReadBy()
+  const [range, setRange] = useState<readonly [string, string]>(
+    given ? [show(given[0], measure), show(given[1], measure)] : ['', ''],
+  )
+  const ends = range.map((end) =>
+    end.trim() === '' ? undefined : parseQuantity(end, measure, solution.practice.units[measure]),
+  )
+  const [low, high] = ends.flatMap((end) => (end?.outcome === 'understood' ? [end.si] : []))
+  return {
+    range,
+    setRange,
+    rangeSays: isAsked ? rangeRefused(ends) : undefined,
+    /** Both of them, SI, where both are understood. */
+    between: low !== undefined && high !== undefined ? ([low, high] as const) : undefined,
+  }
+}
+
 /** What is typed into the editor of a quantity, and what is made of it. */
 export function useEntry({
   place,
@@ -64,52 +85,31 @@ export function useEntry({
 }: Pick<QuantityProps, 'place' | 'measure' | 'value' | 'how'>) {
   const { solution } = useDesign()
   const { show } = useReadBy()
-  const text = (si: number) => show(si, measure)
-  const [typed, setTyped, forget] = useTyped(place, value === null ? '' : text(value.value))
+  const [typed, setTyped, forget] = useTyped(
+    place,
+    value === null ? '' : show(value.value, measure),
+  )
   const [basis, setBasis] = useState<SiteBasis>(value?.basis ?? 'measured')
   const [from, setFrom] = useState(value?.from ?? how ?? '')
   const [confirmed, setConfirmed] = useState<string>()
   const [tried, setTried] = useState(false)
-  const [range, setRange] = useState<readonly [string, string]>(
-    value?.between ? [text(value.between[0]), text(value.between[1])] : ['', ''],
-  )
   const [photos, setPhotos] = useState<readonly Evidence[]>([])
-  const units = solution.practice.units[measure]
-  const ends = range.map((end) =>
-    end.trim() === '' ? undefined : parseQuantity(end, measure, units),
-  )
-  const between = ends.flatMap((end) => (end?.outcome === 'understood' ? [end.si] : []))
-  const rangeSays = basis === 'assumed' ? rangeRefused(ends) : undefined
-  const parsed = parseQuantity(typed, measure, units)
+  const { between, ...ends } = useRange(measure, value, basis === 'assumed')
+  const parsed = parseQuantity(typed, measure, solution.practice.units[measure])
   const understood = parsed.outcome === 'understood' ? parsed : undefined
   const asks = confirmed === typed ? undefined : understood?.question
   /** What it comes to; undefined while something about it is not settled, which is then said. */
   const entry = (): Entry | undefined => {
     setTried(true)
-    if (!understood || asks || rangeSays) return undefined
-    const [low, high] = between
-    return {
-      si: understood.si,
-      typed: typed.slice(0, 80),
-      basis,
-      from: from.slice(0, 200),
-      photos,
-      ...(low !== undefined && high !== undefined ? { between: [low, high] } : {}),
-    }
+    if (!understood || asks || ends.rangeSays) return undefined
+    const said = { typed: typed.slice(0, 80), basis, from: from.slice(0, 200), photos }
+    return { si: understood.si, ...said, ...(between ? { between } : {}) }
   }
   return {
-    typed,
-    type: setTyped,
-    forget,
-    basis,
-    setBasis,
-    from,
-    setFrom,
-    range,
-    setRange,
-    rangeSays,
-    photos,
-    setPhotos,
+    ...{ typed, type: setTyped, forget },
+    ...{ basis, setBasis, from, setFrom },
+    ...ends,
+    ...{ photos, setPhotos },
     parsed,
     si: understood?.si,
     /** A question about a value that hardly anybody means; gone once it is confirmed. */
