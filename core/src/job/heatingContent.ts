@@ -6,7 +6,12 @@ import type { Known } from './known'
 import type { Heating } from './pressureDocument'
 import { rangeOf } from './guess'
 
+/** What holds the water: its list in the heating, or the boiler, and its id there. */
+export type HolderOf = `${'boiler' | 'emitters' | 'parts' | 'pipes'}.${string}`
+
 export interface ContentPart {
+  /** Names may be alike. */
+  readonly of: HolderOf
   readonly name: string
   readonly water_m3: number
   readonly assumed: boolean
@@ -42,6 +47,7 @@ export const plainFacts = (heating: Heating): ContentFacts => ({
 })
 
 function part(
+  of: HolderOf,
   name: string,
   each: Known,
   times: number,
@@ -52,7 +58,7 @@ function part(
   const [least, most] = each.basis === 'assumed' ? rangeOf(each, measure) : [each.value, each.value]
   return [
     {
-      name,
+      ...{ of, name },
       water_m3: each.value * scale,
       assumed: each.basis === 'assumed',
       between_m3: [least * scale, most * scale],
@@ -72,20 +78,21 @@ export function heatingContent(
   const pipes = heating.pipes.flatMap((pipe) => {
     const size = facts.sizeOf(pipe.id)
     return size
-      ? part(`${pipe.name}, ${size.name}`, pipe.length_m, 1, {
+      ? part(`pipes.${pipe.id}`, `${pipe.name}, ${size.name}`, pipe.length_m, 1, {
           factor: pipeVolume_m3(size.bore_m, 1),
           measure: 'length',
         })
       : []
   })
   const emitters = heating.emitters.flatMap((emitter): ContentPart[] => {
-    if (emitter.waterEach_m3) return part(emitter.name, emitter.waterEach_m3, emitter.count)
+    const of = `emitters.${emitter.id}` as const
+    if (emitter.waterEach_m3) return part(of, emitter.name, emitter.waterEach_m3, emitter.count)
     const load_W = facts.loadEach_W(emitter.id)
     if (!emitter.type || load_W === undefined || emitter.count === 0) return []
     const water_m3 = genericContent_m3(emitter.type, load_W) * emitter.count
     return [
       {
-        name: emitter.name,
+        ...{ of, name: emitter.name },
         water_m3,
         assumed: true,
         between_m3: [water_m3 * (1 - genericSpread), water_m3 * (1 + genericSpread)],
@@ -93,9 +100,9 @@ export function heatingContent(
     ]
   })
   const parts = [
-    ...(boiler ? part(boiler.name, boiler.water_m3, 1) : []),
+    ...(boiler ? part(`boiler.${boiler.id}`, boiler.name, boiler.water_m3, 1) : []),
     ...emitters,
-    ...heating.parts.flatMap((one) => part(one.name, one.water_m3, 1)),
+    ...heating.parts.flatMap((one) => part(`parts.${one.id}`, one.name, one.water_m3, 1)),
     ...pipes,
   ]
   const sum = (some: readonly ContentPart[], of: (one: ContentPart) => number) =>

@@ -25,6 +25,9 @@ const kindWords: Readonly<Record<Kind, string>> = {
   other: 'Other',
 }
 
+/** What most circuits have one of. */
+const usualParts = ['boiler', 'filter', 'separator', 'low-loss-header'] as const
+
 /** Boiler, header, filter, separator, valves: what each loses at a flow, and what it holds. */
 export function Parts({ answer }: { readonly answer: CircuitAnswer | undefined }) {
   const { draft } = useDesign()
@@ -32,8 +35,17 @@ export function Parts({ answer }: { readonly answer: CircuitAnswer | undefined }
   const { show } = useReadBy()
   const { heating } = draft.document
   if (!heating) return null
-  const { parts, zones } = heating
-  const at = (i: number, key: string) => ['heating', 'parts', i, key]
+  const { parts } = heating
+  const add = (kind: Kind, name: string) =>
+    edit([
+      {
+        path: ['heating', 'parts', parts.length],
+        value: {
+          ...{ id: newId(), name, kind, zoneId: null },
+          ...{ drop_Pa: null, atFlow_m3_s: null, water_m3: null },
+        } satisfies CircuitPart,
+      },
+    ])
   return (
     <section data-place="heating.parts" id={rowId('heating.parts')}>
       <SectionHead>
@@ -55,132 +67,114 @@ export function Parts({ answer }: { readonly answer: CircuitAnswer | undefined }
             '',
           ]}
         >
-          {parts.map((part, i) => {
-            const solved = answer?.parts.find((one) => one.part.id === part.id)
-            return (
-              <Row key={part.id} place={`heating.parts.${i}`}>
-                <Cell head="Part">
-                  <InlineText
-                    label={`Part ${i + 1} in the flow`}
-                    required
-                    value={part.name}
-                    maxLength={120}
-                    onCommit={(name) => edit([{ path: at(i, 'name'), value: name.trim() }])}
-                  />
-                </Cell>
-                <Cell head="Kind">
-                  <Choice<Kind>
-                    label={`Kind of ${part.name}`}
-                    value={part.kind}
-                    options={circuitPartKinds.map((id) => ({ id, text: kindWords[id] }))}
-                    onChoose={(kind) => edit([{ path: at(i, 'kind'), value: kind }])}
-                  />
-                </Cell>
-                <Cell head="Stands in">
-                  <Choice
-                    label={`Where ${part.name} stands`}
-                    value={inZone(part.zoneId)}
-                    options={zonePlaces(zones)}
-                    onChoose={(id) => edit([{ path: at(i, 'zoneId'), value: placeOf(id).zoneId }])}
-                  />
-                </Cell>
-                <Cell head="Loses" end>
-                  <QuantityCell
-                    label={`Loss of ${part.name}`}
-                    measure="water-pressure"
-                    {...known(part.drop_Pa, at(i, 'drop_Pa'), edit)}
-                  />
-                </Cell>
-                <Cell head="At" end>
-                  <QuantityCell
-                    label={`Flow at which ${part.name} loses it`}
-                    measure="water-flow"
-                    {...known(part.atFlow_m3_s, at(i, 'atFlow_m3_s'), edit)}
-                  />
-                </Cell>
-                <Cell head="Holds" end>
-                  <QuantityCell
-                    label={`Water in ${part.name}`}
-                    measure="small-volume"
-                    {...known(part.water_m3, at(i, 'water_m3'), edit)}
-                  />
-                </Cell>
-                <Figure head="Here" of={part.name}>
-                  {solved ? (
-                    <span data-pencil={solved.assumed || undefined}>
-                      {show.figure(solved.loss_Pa, 'water-pressure', 3)}
-                    </span>
-                  ) : (
-                    ''
-                  )}
-                </Figure>
-                <Acts>
-                  <Drop
-                    name={part.name}
-                    onPress={() =>
-                      edit([
-                        {
-                          path: ['heating', 'parts'],
-                          value: parts.filter((one) => one.id !== part.id),
-                        },
-                      ])
-                    }
-                  />
-                </Acts>
-              </Row>
-            )
-          })}
+          {parts.map((part, i) => (
+            <PartRow
+              key={part.id}
+              part={part}
+              index={i}
+              solved={answer?.parts.find((one) => one.part.id === part.id)}
+            />
+          ))}
         </Table>
       )}
       <Adds>
-        {(['boiler', 'filter', 'separator', 'low-loss-header'] as const)
+        {usualParts
           .filter((kind) => !parts.some((part) => part.kind === kind))
           .map((kind) => (
-            <Button
-              key={kind}
-              look="text"
-              onPress={() =>
-                edit([
-                  {
-                    path: ['heating', 'parts', parts.length],
-                    value: {
-                      id: newId(),
-                      name: kindWords[kind],
-                      kind,
-                      zoneId: null,
-                      drop_Pa: null,
-                      atFlow_m3_s: null,
-                      water_m3: null,
-                    },
-                  },
-                ])
-              }
-            >
+            <Button key={kind} look="text" onPress={() => add(kind, kindWords[kind])}>
               Add a {kindWords[kind].toLowerCase()}
             </Button>
           ))}
-        <Button
-          look="text"
-          onPress={() =>
-            edit([
-              {
-                path: ['heating', 'parts', parts.length],
-                value: {
-                  id: newId(),
-                  name: 'New part',
-                  kind: 'other',
-                  zoneId: null,
-                  drop_Pa: null,
-                  atFlow_m3_s: null,
-                  water_m3: null,
-                },
-              },
-            ])
-          }
-        >
+        <Button look="text" onPress={() => add('other', 'New part')}>
           Add another part
         </Button>
       </Adds>
     </section>
+  )
+}
+
+interface PartRowProps {
+  readonly part: CircuitPart
+  readonly index: number
+  readonly solved: CircuitAnswer['parts'][number] | undefined
+}
+
+function PartRow({ part, index, solved }: PartRowProps) {
+  const { draft } = useDesign()
+  const { edit } = useJobActions()
+  const { show } = useReadBy()
+  const { parts = [], zones = [] } = draft.document.heating ?? {}
+  const at = (key: string) => ['heating', 'parts', index, key]
+  return (
+    <Row place={`heating.parts.${index}`}>
+      <Cell head="Part">
+        <InlineText
+          label={`Part ${index + 1} in the flow`}
+          required
+          value={part.name}
+          maxLength={120}
+          onCommit={(name) => edit([{ path: at('name'), value: name.trim() }])}
+        />
+      </Cell>
+      <Cell head="Kind">
+        <Choice<Kind>
+          label={`Kind of ${part.name}`}
+          value={part.kind}
+          options={circuitPartKinds.map((id) => ({ id, text: kindWords[id] }))}
+          onChoose={(kind) => edit([{ path: at('kind'), value: kind }])}
+        />
+      </Cell>
+      <Cell head="Stands in">
+        <Choice
+          label={`Where ${part.name} stands`}
+          value={inZone(part.zoneId)}
+          options={zonePlaces(zones)}
+          onChoose={(id) => edit([{ path: at('zoneId'), value: placeOf(id).zoneId }])}
+        />
+      </Cell>
+      <Cell head="Loses" end>
+        <QuantityCell
+          label={`Loss of ${part.name}`}
+          measure="water-pressure"
+          {...known(part.drop_Pa, at('drop_Pa'), edit)}
+        />
+      </Cell>
+      <Cell head="At" end>
+        <QuantityCell
+          label={`Flow at which ${part.name} loses it`}
+          measure="water-flow"
+          {...known(part.atFlow_m3_s, at('atFlow_m3_s'), edit)}
+        />
+      </Cell>
+      <Cell head="Holds" end>
+        <QuantityCell
+          label={`Water in ${part.name}`}
+          measure="small-volume"
+          {...known(part.water_m3, at('water_m3'), edit)}
+        />
+      </Cell>
+      <Figure head="Here" of={part.name}>
+        {solved ? (
+          <span data-pencil={solved.assumed || undefined}>
+            {show.figure(solved.loss_Pa, 'water-pressure', 3)}
+          </span>
+        ) : (
+          ''
+        )}
+      </Figure>
+      <Acts>
+        <Drop
+          name={part.name}
+          onPress={() =>
+            edit([
+              {
+                path: ['heating', 'parts'],
+                value: parts.filter((one) => one.id !== part.id),
+              },
+            ])
+          }
+        />
+      </Acts>
+    </Row>
   )
 }

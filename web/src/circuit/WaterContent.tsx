@@ -22,7 +22,7 @@ export function WaterContent({ answer }: { readonly answer: CircuitAnswer }) {
         {[...parts]
           .sort((a, b) => b.water_m3 - a.water_m3)
           .map((part) => (
-            <li key={part.name}>
+            <li key={part.of}>
               <span>{part.name}</span>
               <i
                 data-pencil={part.assumed || undefined}

@@ -183,6 +183,26 @@ describe('emitters', () => {
   })
 })
 
+test('two of one name each say what they hold by their own heat', () => {
+  const emitter = (id: string, load_W: number): Heating['emitters'][number] => ({
+    ...{ id, name: 'Radiators', zoneId: demoJob('kestrel-weir').heating?.zones[0]?.id ?? '' },
+    ...{ type: 'panel-double', count: 1, waterEach_m3: null },
+    loadEach_W: measured(load_W),
+  })
+  open(withHeating({ emitters: [emitter('a', 1000), emitter('b', 3000)] }), (answer) => (
+    <>
+      <Emitters answer={answer} />
+      {answer && <WaterContent answer={answer} />}
+    </>
+  ))
+  const said = screen
+    .getAllByRole('button', { name: /^Water in each of Radiators/ })
+    .map((one) => /: ([\d.]+)/.exec(one.getAttribute('aria-label') ?? '')?.[1])
+  expect(said).toEqual(['3.6', '10.8'])
+  const bars = [...document.querySelectorAll('#water-content li')]
+  expect(bars.filter((bar) => bar.textContent.startsWith('Radiators'))).toHaveLength(2)
+})
+
 describe('pipes', () => {
   const pipes = (job = withHeating({ pipes: [] })) =>
     open(job, (answer) => <Pipes answer={answer} />)

@@ -189,10 +189,7 @@ function Estimate({ zone, index }: { readonly zone: Zone; readonly index: number
 }
 
 function Outlets({ outlets }: { readonly outlets: readonly Outlet[] }) {
-  const { draft, solution } = useDesign()
   const { edit } = useJobActions()
-  const scenario = draft.document.hotWater?.scenario ?? []
-  const at = (i: number, key: string) => ['hotWater', 'outlets', i, key]
   const add = (kind: OutletKind) =>
     edit([
       {
@@ -215,91 +212,7 @@ function Outlets({ outlets }: { readonly outlets: readonly Outlet[] }) {
       </SectionHead>
       <Rows>
         {outlets.map((outlet, i) => (
-          <li key={outlet.id}>
-            <RowGrid
-              as="div"
-              $columns="minmax(0, 1.2fr) 128px 58px 112px 96px 142px 32px"
-              data-place={`hotWater.outlets.${i}`}
-              id={rowId(`hotWater.outlets.${i}`)}
-            >
-              <InlineText
-                label={`Outlet ${i + 1}`}
-                required
-                value={outlet.name}
-                maxLength={120}
-                onCommit={(name) => edit([{ path: at(i, 'name'), value: name.trim() }])}
-              />
-              <Choice
-                label={`Kind of ${outlet.name}`}
-                value={outlet.kind}
-                options={outletKinds.map((id) => ({ id, text: kindWords[id] }))}
-                onChoose={(kind) => edit([{ path: at(i, 'kind'), value: kind }])}
-              />
-              <InlineCount
-                label={`How many of ${outlet.name}`}
-                value={outlet.count}
-                onCommit={(count) => edit([{ path: at(i, 'count'), value: count }])}
-              />
-              {outlet.flow_m3_s ? (
-                <QuantityCell
-                  label={`Flow at ${outlet.name}`}
-                  place={`hotWater.outlets.${i}.flow`}
-                  measure="water-flow"
-                  value={outlet.flow_m3_s}
-                  onUse={(entry) => edit([{ path: at(i, 'flow_m3_s'), value: knownOf(entry) }])}
-                  onClear={() => edit([{ path: at(i, 'flow_m3_s'), value: null }])}
-                />
-              ) : (
-                <QuantityCell
-                  label={`Flow at ${outlet.name}`}
-                  place={`hotWater.outlets.${i}.flow`}
-                  measure="water-flow"
-                  value={{
-                    value: outletFlow_m3_s(outlet),
-                    basis: 'assumed',
-                    from: 'Usual for its kind',
-                  }}
-                  onUse={(entry) => edit([{ path: at(i, 'flow_m3_s'), value: knownOf(entry) }])}
-                />
-              )}
-              <QuantityCell
-                label={`Temperature wanted at ${outlet.name}`}
-                place={`hotWater.outlets.${i}.temp`}
-                measure="temperature"
-                value={
-                  outlet.temp_K ?? {
-                    value: solution.practice.hotWater.mixedTemp_K,
-                    basis: 'assumed',
-                    from: 'Usual',
-                  }
-                }
-                onUse={(entry) => edit([{ path: at(i, 'temp_K'), value: knownOf(entry) }])}
-                onClear={() => edit([{ path: at(i, 'temp_K'), value: null }])}
-              />
-              <Choice
-                label={`Whether ${outlet.name} is mixed down`}
-                value={outlet.tempered}
-                options={tempered}
-                onChoose={(value) => edit([{ path: at(i, 'tempered'), value }])}
-              />
-              <Drop
-                name={outlet.name}
-                onPress={() =>
-                  edit([
-                    {
-                      path: ['hotWater', 'outlets'],
-                      value: outlets.filter((one) => one.id !== outlet.id),
-                    },
-                    {
-                      path: ['hotWater', 'scenario'],
-                      value: scenario.filter((draw) => draw.outletId !== outlet.id),
-                    },
-                  ])
-                }
-              />
-            </RowGrid>
-            <NotesHere place={`hotWater.outlets.${i}`} />
-          </li>
+          <OutletRow key={outlet.id} outlet={outlet} index={i} />
         ))}
       </Rows>
       <Add>
@@ -317,6 +230,94 @@ function Outlets({ outlets }: { readonly outlets: readonly Outlet[] }) {
         </Prose>
       )}
     </section>
+  )
+}
+
+function OutletRow({ outlet, index }: { readonly outlet: Outlet; readonly index: number }) {
+  const { draft, solution } = useDesign()
+  const { edit } = useJobActions()
+  const { outlets = [], scenario = [] } = draft.document.hotWater ?? {}
+  const at = (key: string) => ['hotWater', 'outlets', index, key]
+  return (
+    <li>
+      <RowGrid
+        as="div"
+        $columns="minmax(0, 1.2fr) 128px 58px 112px 96px 142px 32px"
+        data-place={`hotWater.outlets.${index}`}
+        id={rowId(`hotWater.outlets.${index}`)}
+      >
+        <InlineText
+          label={`Outlet ${index + 1}`}
+          required
+          value={outlet.name}
+          maxLength={120}
+          onCommit={(name) => edit([{ path: at('name'), value: name.trim() }])}
+        />
+        <Choice
+          label={`Kind of ${outlet.name}`}
+          value={outlet.kind}
+          options={outletKinds.map((id) => ({ id, text: kindWords[id] }))}
+          onChoose={(kind) => edit([{ path: at('kind'), value: kind }])}
+        />
+        <InlineCount
+          label={`How many of ${outlet.name}`}
+          value={outlet.count}
+          onCommit={(count) => edit([{ path: at('count'), value: count }])}
+        />
+        <QuantityCell
+          label={`Flow at ${outlet.name}`}
+          place={`hotWater.outlets.${index}.flow`}
+          measure="water-flow"
+          value={
+            outlet.flow_m3_s ?? {
+              value: outletFlow_m3_s(outlet),
+              basis: 'assumed',
+              from: 'Usual for its kind',
+            }
+          }
+          onUse={(entry) => edit([{ path: at('flow_m3_s'), value: knownOf(entry) }])}
+          {...(outlet.flow_m3_s
+            ? { onClear: () => edit([{ path: at('flow_m3_s'), value: null }]) }
+            : {})}
+        />
+        <QuantityCell
+          label={`Temperature wanted at ${outlet.name}`}
+          place={`hotWater.outlets.${index}.temp`}
+          measure="temperature"
+          value={
+            outlet.temp_K ?? {
+              value: solution.practice.hotWater.mixedTemp_K,
+              basis: 'assumed',
+              from: 'Usual',
+            }
+          }
+          onUse={(entry) => edit([{ path: at('temp_K'), value: knownOf(entry) }])}
+          onClear={() => edit([{ path: at('temp_K'), value: null }])}
+        />
+        <Choice
+          label={`Whether ${outlet.name} is mixed down`}
+          value={outlet.tempered}
+          options={tempered}
+          onChoose={(value) => edit([{ path: at('tempered'), value }])}
+        />
+        <Drop
+          name={outlet.name}
+          onPress={() =>
+            edit([
+              {
+                path: ['hotWater', 'outlets'],
+                value: outlets.filter((one) => one.id !== outlet.id),
+              },
+              {
+                path: ['hotWater', 'scenario'],
+                value: scenario.filter((draw) => draw.outletId !== outlet.id),
+              },
+            ])
+          }
+        />
+      </RowGrid>
+      <NotesHere place={`hotWater.outlets.${index}`} />
+    </li>
   )
 }
 
