@@ -43,6 +43,22 @@ test('what there is to guard decides which valves may be added, and each is name
   expect(screen.queryByRole('button', { name: 'Add the expansion safety valve' })).toBeNull()
 })
 
+test('of two parts of one name only the weaker is called the weakest', () => {
+  const job = withValve({})
+  const known = (value: number) => ({ value, basis: 'read' as const, from: 'Plate' })
+  const old = (id: string, limit_Pa: number) => ({
+    ...{ id, name: 'Old radiators', maxWorkingGauge_Pa: known(limit_Pa) },
+    ...{ aboveFill_m: known(2), afterPump: 'no' as const },
+  })
+  const weakParts = [old('a', 6e5), old('b', 2e5)]
+  open({ ...job, heating: job.heating && { ...job.heating, weakParts } })
+  const heads = screen.getAllByRole('rowheader', { name: /^Old radiators/ })
+  expect(heads.map(({ textContent }) => textContent.endsWith(', the weakest'))).toEqual([
+    false,
+    true,
+  ])
+})
+
 test('without hot water only the heating has one to add', () => {
   open({ ...club(), reliefs: [], parts: [], hotWater: null })
   expect(screen.getAllByRole('button', { name: /^Add the/ })).toHaveLength(1)

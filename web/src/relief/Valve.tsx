@@ -73,11 +73,11 @@ export function Valve({
             columns="minmax(0, 1fr) 110px"
             heads={['Part', '>Stands']}
           >
-            {parts.map((part) => (
-              <Row key={part.name} place={`${place}.parts.${part.name}`}>
+            {parts.map((part, i) => (
+              <Row key={i} place={`${place}.parts.${part.name}`}>
                 <RowHead head="Part">
                   {part.name}
-                  {part.name === weakest?.name ? ', the weakest' : ''}
+                  {part === weakest ? ', the weakest' : ''}
                 </RowHead>
                 <Figure head="Stands">
                   {part.limitGauge_Pa === undefined ? (

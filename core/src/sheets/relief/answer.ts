@@ -11,15 +11,16 @@ export interface GuardedPart {
   readonly seenGauge_Pa: number
 }
 
+/** A part whose limit is known. */
+export type LimitedPart = GuardedPart & { readonly limitGauge_Pa: number }
+
 export interface ReliefAnswer {
   readonly valve: ReliefValve
   readonly setGauge_Pa: number
   readonly openTemp_K: number | undefined
   readonly parts: readonly GuardedPart[]
-  /** The part that would go first. */
-  readonly weakest:
-    | { readonly name: string; readonly limitGauge_Pa: number; readonly seenGauge_Pa: number }
-    | undefined
+  /** The one of the parts that would go first. */
+  readonly weakest: LimitedPart | undefined
   readonly protects_W: number | undefined
   readonly protectsName: string
   readonly by: 'input' | 'output'

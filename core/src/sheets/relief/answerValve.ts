@@ -10,7 +10,7 @@ import { steamOfPower, usualOverpressure } from '../../methods/relief/steam'
 import type { Practice } from '../../practice/practice'
 import type { SafetyAnswer } from '../safety/answer'
 import { partsUnderRelief } from '../underRelief'
-import type { GuardedPart, ReliefAnswer } from './answer'
+import type { GuardedPart, LimitedPart, ReliefAnswer } from './answer'
 import { heatSources, protectedPower_W } from './heatSources'
 import type { DischargeRules } from './judgeDischarge'
 import { judgeDischarge } from './judgeDischarge'
@@ -97,9 +97,7 @@ function partsBehind(
 /** The part that would go first: the least between what it stands and what it sees. */
 const weakestOf = (parts: readonly GuardedPart[]): ReliefAnswer['weakest'] =>
   parts
-    .flatMap(({ name, limitGauge_Pa, seenGauge_Pa }) =>
-      limitGauge_Pa === undefined ? [] : [{ name, limitGauge_Pa, seenGauge_Pa }],
-    )
+    .filter((part): part is LimitedPart => part.limitGauge_Pa !== undefined)
     .sort((a, b) => a.limitGauge_Pa - a.seenGauge_Pa - (b.limitGauge_Pa - b.seenGauge_Pa))[0]
 
 const capacityFrom = (valve: ReliefValve): ReliefAnswer['capacityFrom'] => {
