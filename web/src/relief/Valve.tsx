@@ -1,5 +1,5 @@
 import type { ReliefAnswer, ReliefValve, ValveOutlet } from '@hestian/core'
-import { genericValves, sizeAsSold, valveOutlets } from '@hestian/core'
+import { genericValves, sizeAsSold, valveOutlets, valveYear } from '@hestian/core'
 import styled from 'styled-components'
 import { known } from '../ui/numbers'
 import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
@@ -36,7 +36,7 @@ export function Valve({
   const { show } = useReadBy()
   const { valve, setGauge_Pa, openTemp_K, parts, weakest, protects_W, together_W } = answer
   const place = `reliefs.${index}`
-  const made = draft.document.parts.find((part) => part.name === valve.name)?.madeYear ?? undefined
+  const made = valveYear(valve, draft.document)
   const share =
     protects_W !== undefined && together_W !== undefined && together_W > 0
       ? protects_W / together_W

@@ -4,6 +4,7 @@ import type { JobDocument } from '../../job/document'
 import type { JobRecord } from '../../job/records'
 import { ofKind } from '../../job/records'
 import { siteTime } from '../../job/siteTime'
+import { valveYear } from '../../job/valveYear'
 import type { Show } from '../../units/format'
 import type { Solution } from '../solve'
 import { shutOffsAsked } from './leaving'
@@ -165,7 +166,7 @@ const ofReliefs = ({ relief, document }: Solution, show: Show): readonly Label[]
     title: valve.name,
     lines: [
       `Set ${show(setGauge_Pa, 'water-pressure')}${openTemp_K === undefined ? '' : `, ${show(openTemp_K, 'temperature')}`}`,
-      `Year ${document.parts.find(({ name }) => name === valve.name)?.madeYear ?? '________'}`,
+      `Year ${valveYear(valve, document) ?? '________'}`,
       'Never plug it',
     ],
   }))
