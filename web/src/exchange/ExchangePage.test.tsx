@@ -5,7 +5,7 @@ import { cleanup, fireEvent, render, screen, within } from '@testing-library/rea
 import { house } from '../../../core/src/solve/house.testing'
 import { exchangeJob } from '../../../core/src/solve/sequenceJobs.testing'
 import { JobStand } from '../job/jobStand.testing'
-import { choose, press, rowOf, write } from '../ui/hands.testing'
+import { choose, enter, press, rowOf, use, write } from '../ui/hands.testing'
 import { ExchangePage } from './ExchangePage'
 
 let after: JobDocument
@@ -26,12 +26,6 @@ const exchange = () => after.work.exchange as Exchange
 const partAt = (name: string) => after.parts.find((part) => part.name === name) as Part
 const plant = () => after.appliances.find(({ id }) => id === exchange().plantId)
 
-/** Types into the editor that is open, and uses it. */
-function enter(label: string, text: string) {
-  const dialog = within(screen.getByRole('dialog'))
-  fireEvent.change(dialog.getByRole('textbox', { name: label }), { target: { value: text } })
-  fireEvent.click(dialog.getByRole('button', { name: 'Use it' }))
-}
 /** The rows below one head, by their labels. */
 const askedBelow = (head: string) => {
   const section = screen.getByRole('heading', { name: new RegExp(`^${head}`) }).closest('section')
@@ -127,7 +121,6 @@ describe('the match', () => {
 
   test('the new valve is held against the plate, and against the old one beside', () => {
     begin('relief-valve')
-    press(/^Maximum working pressure/)
     enter('Maximum working pressure', '2.5 bar')
     expect(plant()?.maxWorkingGauge_Pa?.value).toBeCloseTo(2.5e5, 0)
     const row = screen.getByRole('rowheader', { name: 'Set pressure' }).closest('tr') as HTMLElement
@@ -140,7 +133,7 @@ describe('the match', () => {
     const rows = screen.getAllByRole('button', { name: /^Capacity/ })
     expect(rows).toHaveLength(2)
     fireEvent.click(rows[1] as HTMLElement)
-    enter('Capacity', '60 kW')
+    use('Capacity', '60 kW')
     expect(partAt('New part').capacity_W?.value).toBeCloseTo(60e3, 6)
     expect(partAt('Old part').capacity_W).toBeNull()
     const answer = solve(after).exchange

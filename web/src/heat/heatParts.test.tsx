@@ -1,11 +1,11 @@
 /** @jest-environment jsdom */
 import type { HeatAnswer, HotWater, JobDocument, Outlet, Zone } from '@hestian/core'
 import { outletFlow_m3_s, showIn, solve, usualScenario, zoneLoad_W } from '@hestian/core'
-import { cleanup, fireEvent, render, screen, within } from '@testing-library/react'
+import { cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { demoJob } from '../job/demoJob.testing'
 import { JobStand } from '../job/jobStand.testing'
 import { useDesign } from '../job/JobContext'
-import { choose, field, press, write } from '../ui/hands.testing'
+import { choose, enter, field, press, write } from '../ui/hands.testing'
 import { Demand } from './Demand'
 import { Scenario } from './Scenario'
 import { StorageTemperature } from './StorageTemperature'
@@ -38,14 +38,6 @@ function open(job: JobDocument, what: (answer: HeatAnswer | undefined) => React.
     </JobStand>,
   )
 }
-/** Opens the editor of a value, types it and uses it. */
-function enter(label: string, text: string, known = 'Measured') {
-  press(new RegExp(`^${label}`))
-  const dialog = within(screen.getByRole('dialog'))
-  fireEvent.change(dialog.getByRole('textbox', { name: label }), { target: { value: text } })
-  fireEvent.click(dialog.getByRole('radio', { name: known }))
-  fireEvent.click(dialog.getByRole('button', { name: 'Use it' }))
-}
 const plain = (text: string | null | undefined) => text?.replaceAll('\u00a0', ' ')
 const valueOf = (label: string) =>
   plain(
@@ -62,7 +54,7 @@ describe('the heat of the zones', () => {
       { name: 'Whole building', heat: { by: 'typed', load_W: null } },
     ])
     expect(valueOf('Heat of Whole building')).toMatch(/^\? kW, not known/)
-    enter('Heat of Whole building', '9.5 kW')
+    enter('Heat of Whole building', '9.5 kW', 'Measured')
     expect(after.heat.zones[0]?.heat).toMatchObject({ by: 'typed', load_W: { value: 9500 } })
     press('Add a zone or room')
     expect(after.heat.zones[1]?.name).toBe('New zone')
@@ -75,7 +67,7 @@ describe('the heat of the zones', () => {
     expect(after.heat.zones[0]?.heat).toEqual({
       ...{ by: 'estimate', area_m2: null, age: '1976-1995' },
     })
-    enter('Area of Whole building', '120 m2')
+    enter('Area of Whole building', '120 m2', 'Measured')
     const sum = () =>
       document.querySelector<HTMLElement>('[data-place="heat.zones.0"] > span.tnum:last-of-type')
     const before = zoneLoad_W(after.heat.zones[0] as Zone)
@@ -131,7 +123,7 @@ describe('the outlets', () => {
   test('a flow by cup and watch replaces the usual one, and can be taken out again', () => {
     outlets([shower])
     const usual = valueOf('Flow at Shower')
-    enter('Flow at Shower', '7 l/min')
+    enter('Flow at Shower', '7 l/min', 'Measured')
     expect(hotWater().outlets[0]?.flow_m3_s?.value).toBeCloseTo(7 / 60000, 12)
     expect(valueOf('Flow at Shower')).not.toMatch(/assumed/)
     expect(screen.queryByText(/A flow in pencil is the usual one/)).toBeNull()
@@ -259,7 +251,7 @@ describe('how hot it is stored', () => {
   test('where nothing was set, what the school takes is said as such', () => {
     stored({ storeTemp_K: null, loopLoss_W: null })
     expect(screen.getByText(/by the school$/)).toBeTruthy()
-    enter('Store set to', '62 C')
+    enter('Store set to', '62 C', 'Measured')
     expect(hotWater().storeTemp_K?.value).toBeCloseTo(335.15, 6)
     expect(screen.getByText('no loop')).toBeTruthy()
   })

@@ -1,11 +1,11 @@
 /** @jest-environment jsdom */
 import type { JobDocument, PartKind } from '@hestian/core'
 import { askedOf, inWords, partFields, partKinds, partWords, solve } from '@hestian/core'
-import { cleanup, fireEvent, render, screen, within } from '@testing-library/react'
+import { cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { house } from '../../../core/src/solve/house.testing'
 import { demoJob } from '../job/demoJob.testing'
 import { JobStand } from '../job/jobStand.testing'
-import { choose, press, write } from '../ui/hands.testing'
+import { choose, press, use, write } from '../ui/hands.testing'
 import { Parts } from './Parts'
 import { PlacePage } from './PlacePage'
 
@@ -59,11 +59,7 @@ describe('vessels and valves that are there', () => {
     write('Name of part 2', ' Old valve ')
     const rows = screen.getAllByRole('button', { name: /^Set pressure/ })
     fireEvent.click(rows[1] as HTMLElement)
-    const dialog = within(screen.getByRole('dialog'))
-    const [field] = dialog.getAllByRole('textbox')
-    fireEvent.change(field as HTMLElement, { target: { value: '3 bar' } })
-    fireEvent.click(dialog.getByRole('radio', { name: 'Read' }))
-    fireEvent.click(dialog.getByRole('button', { name: 'Use it' }))
+    use('Set pressure', '3 bar', 'Read')
     expect(after.parts[0]?.setGauge_Pa).toBeNull()
     expect(after.parts[1]).toMatchObject({
       ...{ name: 'Old valve', setGauge_Pa: { value: 3e5, basis: 'read' } },

@@ -1,4 +1,4 @@
-import { fireEvent, screen } from '@testing-library/react'
+import { fireEvent, screen, within } from '@testing-library/react'
 
 // What a hand does on a page, by what is written there.
 
@@ -29,4 +29,18 @@ export const rowOf = (head: string): readonly string[] => {
 export function choose(list: RegExp, option: string): void {
   press(list)
   fireEvent.click(screen.getByRole('option', { name: option }))
+}
+
+/** Types into the editor of a quantity that is open, says how it is known, and uses it. */
+export function use(label: string, text: string, known?: 'Measured' | 'Read' | 'Assumed'): void {
+  const editor = within(screen.getByRole('dialog'))
+  fireEvent.change(editor.getByRole('textbox', { name: label }), { target: { value: text } })
+  if (known) fireEvent.click(editor.getByRole('radio', { name: known }))
+  fireEvent.click(editor.getByRole('button', { name: 'Use it' }))
+}
+
+/** Opens the editor of a quantity, types into it and uses it. */
+export function enter(label: string, ...typed: [text: string, known?: 'Measured' | 'Read']): void {
+  press(new RegExp(`^${label}`))
+  use(label, ...typed)
 }
