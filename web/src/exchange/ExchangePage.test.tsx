@@ -5,7 +5,7 @@ import { cleanup, fireEvent, render, screen, within } from '@testing-library/rea
 import { house } from '../../../core/src/solve/house.testing'
 import { exchangeJob } from '../../../core/src/solve/sequenceJobs.testing'
 import { JobStand } from '../job/jobStand.testing'
-import { choose, enter, press, rowOf, use, write } from '../ui/hands.testing'
+import { choose, enter, fill, press, rowOf, write } from '../ui/hands.testing'
 import { ExchangePage } from './ExchangePage'
 
 let after: JobDocument
@@ -133,7 +133,7 @@ describe('the match', () => {
     const rows = screen.getAllByRole('button', { name: /^Capacity/ })
     expect(rows).toHaveLength(2)
     fireEvent.click(rows[1] as HTMLElement)
-    use('Capacity', '60 kW')
+    fill('Capacity', '60 kW')
     expect(partAt('New part').capacity_W?.value).toBeCloseTo(60e3, 6)
     expect(partAt('Old part').capacity_W).toBeNull()
     const answer = solve(after).exchange

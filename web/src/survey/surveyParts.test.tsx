@@ -5,7 +5,7 @@ import { cleanup, fireEvent, render, screen } from '@testing-library/react'
 import { house } from '../../../core/src/solve/house.testing'
 import { demoJob } from '../job/demoJob.testing'
 import { JobStand } from '../job/jobStand.testing'
-import { choose, press, use, write } from '../ui/hands.testing'
+import { choose, fill, press, write } from '../ui/hands.testing'
 import { Parts } from './Parts'
 import { PlacePage } from './PlacePage'
 
@@ -59,7 +59,7 @@ describe('vessels and valves that are there', () => {
     write('Name of part 2', ' Old valve ')
     const rows = screen.getAllByRole('button', { name: /^Set pressure/ })
     fireEvent.click(rows[1] as HTMLElement)
-    use('Set pressure', '3 bar', 'Read')
+    fill('Set pressure', '3 bar', 'Read')
     expect(after.parts[0]?.setGauge_Pa).toBeNull()
     expect(after.parts[1]).toMatchObject({
       ...{ name: 'Old valve', setGauge_Pa: { value: 3e5, basis: 'read' } },

@@ -32,7 +32,7 @@ export function choose(list: RegExp, option: string): void {
 }
 
 /** Types into the editor of a quantity that is open, says how it is known, and uses it. */
-export function use(label: string, text: string, known?: 'Measured' | 'Read' | 'Assumed'): void {
+export function fill(label: string, text: string, known?: 'Measured' | 'Read' | 'Assumed'): void {
   const editor = within(screen.getByRole('dialog'))
   fireEvent.change(editor.getByRole('textbox', { name: label }), { target: { value: text } })
   if (known) fireEvent.click(editor.getByRole('radio', { name: known }))
@@ -42,5 +42,5 @@ export function use(label: string, text: string, known?: 'Measured' | 'Read' | '
 /** Opens the editor of a quantity, types into it and uses it. */
 export function enter(label: string, ...typed: [text: string, known?: 'Measured' | 'Read']): void {
   press(new RegExp(`^${label}`))
-  use(label, ...typed)
+  fill(label, ...typed)
 }
