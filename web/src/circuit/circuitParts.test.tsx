@@ -2,7 +2,7 @@
 import type { CircuitAnswer, Heating, JobDocument } from '@hestian/core'
 import { materials, showIn, solve } from '@hestian/core'
 import { cleanup, fireEvent, render, screen } from '@testing-library/react'
-import { demoJob } from '../job/demoJob.testing'
+import { demoJob, withHeating } from '../job/demoJob.testing'
 import { useDesign } from '../job/JobContext'
 import { JobStand } from '../job/jobStand.testing'
 import { button, choose, enter, press, write } from '../ui/hands.testing'
@@ -18,13 +18,6 @@ let after: JobDocument
 beforeEach(() => sessionStorage.clear())
 afterEach(cleanup)
 
-const withHeating = (
-  change: Partial<Heating>,
-  { heating, ...job }: JobDocument = demoJob('kestrel-weir'),
-): JobDocument => {
-  if (!heating) throw new Error('There is no heating.')
-  return { ...job, heating: { ...heating, ...change } }
-}
 const heating = () => after.heating as Heating
 const answerOf = (job: JobDocument): CircuitAnswer => {
   const { circuit } = solve(job)

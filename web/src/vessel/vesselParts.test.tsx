@@ -2,7 +2,7 @@
 import type { Heating, JobDocument, VesselAnswer } from '@hestian/core'
 import { showIn, solve } from '@hestian/core'
 import { cleanup, render, screen, within } from '@testing-library/react'
-import { demoJob } from '../job/demoJob.testing'
+import { demoJob, withHeating } from '../job/demoJob.testing'
 import { JobStand } from '../job/jobStand.testing'
 import { useDesign } from '../job/JobContext'
 import { choose, press, write } from '../ui/hands.testing'
@@ -13,13 +13,6 @@ import { WeakParts } from './WeakParts'
 let after: JobDocument
 afterEach(cleanup)
 
-const withHeating = (
-  change: Partial<Heating>,
-  { heating, ...job }: JobDocument = demoJob('kestrel-weir'),
-): JobDocument => {
-  if (!heating) throw new Error('There is no heating.')
-  return { ...job, heating: { ...heating, ...change } }
-}
 const heating = () => after.heating as Heating
 const answerOf = (job: JobDocument): VesselAnswer => {
   const { vessel } = solve(job)
