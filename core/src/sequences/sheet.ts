@@ -7,8 +7,6 @@ import { stepWordings } from './wording'
 /** The work on the plant, step by step, in as many sequences as it has. */
 export const stepsSpec: RecordedSpec<'steps', typeof stepWordings> = {
   id: 'steps',
-  name: 'Steps on site',
-  stage: 'commission',
   wordings: stepWordings,
   judge: (document, _practice, { sequences }) => {
     const done = sequences.reduce((sum, one) => sum + one.done, 0)

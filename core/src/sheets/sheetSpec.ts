@@ -11,8 +11,6 @@ export type StageId =
 
 interface Named<Id extends string, W extends Wordings> {
   readonly id: Id
-  readonly name: string
-  readonly stage: StageId
   /** Its findings in words. */
   readonly wordings: W
 }

@@ -22,6 +22,7 @@ import { showIn } from '../units/format'
 import { change, oneValue, several } from './findingCases.testing'
 import { house, twoPounds } from './house.testing'
 import { judge } from './judge'
+import { sheetNames } from './sheetIds'
 import { solvedSpecs } from './sheets'
 import type { Solution } from './solve'
 import { solve } from './solve'
@@ -63,7 +64,7 @@ function sheetsAsTheyRead(solution: Solution): readonly string[] {
   const show = showOf(solution)
   return solvedSpecs.flatMap((spec) => {
     const sheet = solution[spec.id]
-    if (!sheet.applies) return [`### ${spec.name}`, '', plain(sheet.because), '']
+    if (!sheet.applies) return [`### ${sheetNames[spec.id]}`, '', plain(sheet.because), '']
     const said = spec.says?.(answerOf<unknown>(sheet), {
       missing: sheet.missing,
       practice,
@@ -72,7 +73,7 @@ function sheetsAsTheyRead(solution: Solution): readonly string[] {
       wrong: sheet.findings.filter((one) => one.severity !== 'note').length,
     })
     return [
-      `### ${spec.name}`,
+      `### ${sheetNames[spec.id]}`,
       '',
       ...(said ? [plain(`${textOf(said.head)} ${textOf(said.beside)}`), ''] : []),
       ...sheet.missing.map(({ what }) => `- missing: ${plain(what)}`),

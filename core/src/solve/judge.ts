@@ -1,5 +1,5 @@
 import type { SheetId } from './sheetIds'
-import { stageSheets } from './sheets'
+import { stageSheets } from './sheetIds'
 import { isSheetAsked } from './askedSheets'
 import type { UnsafeSituation } from './unsafe'
 import { unsafeSituations } from './unsafe'

@@ -16,7 +16,7 @@ import { platesSpec } from '../sheets/plates/sheet'
 import { readingsSpec } from '../sheets/readings/sheet'
 import { reliefSpec } from '../sheets/relief/sheet'
 import { safetySpec } from '../sheets/safety/sheet'
-import type { RecordedSpec, SheetSpec, StageId } from '../sheets/sheetSpec'
+import type { RecordedSpec, SheetSpec } from '../sheets/sheetSpec'
 import { siteSpec } from '../sheets/site/sheet'
 import { vesselSpec } from '../sheets/vessel/sheet'
 import { waterSpec } from '../sheets/water/sheet'
@@ -25,8 +25,8 @@ import { handoverSpec } from './handoverSheet'
 
 /**
  * The sheets in working order: the one list that solve, judge, the tabs, the board and the papers
- * fold over. A sheet stands after those whose answers it takes. Codes (S1, D2) are counted from
- * where they stand, so that a new one can stand between.
+ * fold over. A sheet stands after those whose answers it takes. Names and stages stand beside it,
+ * in `sheetIds.ts`, in the same order.
  */
 export const sheetList = [
   workSpec,
@@ -86,35 +86,6 @@ export const specOf = (id: SheetId): AnySpec | AnyRecorded | typeof handoverSpec
 }
 export const solvedSpec = (id: SolvedSheetId): AnySpec => specOf(id) as AnySpec
 export const isSolved = (id: SheetId): id is SolvedSheetId => 'inputs' in specOf(id)
-
-export const sheetNames = Object.fromEntries(
-  sheetList.map(({ id, name }) => [id, name]),
-) as Readonly<Record<SheetId, string>>
-
-/** Stages in their order; those of later subjects have no sheets yet. */
-const stages: readonly StageId[] = [
-  'survey',
-  'design',
-  'plan',
-  'test',
-  'commission',
-  'handover',
-  'aftercare',
-]
-export const stageSheets = Object.fromEntries(
-  stages.map((stage) => [
-    stage,
-    sheetList.filter((spec) => spec.stage === stage).map((spec) => spec.id),
-  ]),
-) as unknown as Readonly<Record<StageId, readonly SheetId[]>>
-
-export const stageOfSheet = (sheet: SheetId): StageId => specOf(sheet).stage
-
-/** A sheet's code: its stage's letter and its place in it. */
-export const sheetCode = (sheet: SheetId): string => {
-  const stage = stageOfSheet(sheet)
-  return `${stage.charAt(0).toUpperCase()}${stageSheets[stage].indexOf(sheet) + 1}`
-}
 
 /** Solves one sheet, a figure outside its method being its own stop. */
 export const solveSheet = (

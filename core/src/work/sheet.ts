@@ -66,8 +66,6 @@ const workSentence = (answer: WorkAnswer | undefined, { practice }: Telling): An
 
 export const workSpec = sheetSpec()({
   id: 'work',
-  name: 'Work',
-  stage: 'survey',
   wordings: workWordings,
   place: 'work.kinds',
   says: workSentence,
@@ -108,8 +106,6 @@ function notMended({ entries, gasTight, gasTests }: Recorded): ListFinding[] {
 /** What the work asks to be done and written down, ticked item by item. */
 export const listSpec: RecordedSpec<'list', typeof listWordings> = {
   id: 'list',
-  name: 'Work list',
-  stage: 'commission',
   wordings: listWordings,
   judge: (document, practice, recorded) => {
     const items = judgeItems(document, recorded.entries)

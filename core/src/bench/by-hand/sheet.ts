@@ -32,8 +32,6 @@ const isAwaited = ({ kind, last }: JudgedHandTest): boolean =>
  */
 export const handTestsSpec: RecordedSpec<'by-hand', typeof handTestWordings> = {
   id: 'by-hand',
-  name: 'Tests by hand',
-  stage: 'test',
   wordings: handTestWordings,
   judge: (document, practice, { entries, gasTests }) => {
     const readings = judgeHandTests(document, practice, entries)

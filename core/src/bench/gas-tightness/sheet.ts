@@ -43,8 +43,6 @@ export function tightnessSheet(
 
 export const tightnessSpec = sheetSpec<{ gas: GasAnswer }>()({
   id: 'tightness',
-  name: 'Gas tightness',
-  stage: 'test',
   wordings: gasTightnessWordings,
   place: 'gas',
   restsWith: 'gas',

@@ -261,8 +261,6 @@ function missingForCircuit(heating: Heating, facts: CircuitFacts): Missing[] {
 
 export const circuitSpec = sheetSpec()({
   id: 'circuit',
-  name: 'Heating circuit',
-  stage: 'design',
   wordings: circuitWordings,
   place: 'heating',
   inputs: (document) => {

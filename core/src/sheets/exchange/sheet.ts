@@ -51,8 +51,6 @@ export function exchangeSheet(document: JobDocument, practice: Practice): Sheet<
 
 export const exchangeSpec = sheetSpec()({
   id: 'exchange',
-  name: 'Exchange',
-  stage: 'design',
   wordings: exchangeWordings,
   place: 'work.exchange',
   says: exchangeSentence,

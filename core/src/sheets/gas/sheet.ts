@@ -599,8 +599,6 @@ export function indexStage({ pipes, index, gas, supply }: GasAnswer): {
 
 export const gasSpec = sheetSpec()({
   id: 'gas',
-  name: 'Gas supply',
-  stage: 'design',
   wordings: gasWordings,
   place: 'gas.segments',
   inputs: ({ gas, prices, appliances, survey }) => [

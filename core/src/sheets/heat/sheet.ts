@@ -306,8 +306,6 @@ const burningBeside = (appliances: JobDocument['appliances']): JobDocument['appl
 
 export const heatSpec = sheetSpec()({
   id: 'heat',
-  name: 'Heat and hot water',
-  stage: 'design',
   wordings: heatWordings,
   place: 'heat',
   inputs: ({ heat, hotWater, schools, survey, appliances, site }) => [

@@ -83,8 +83,6 @@ export const lastInspected = (entries: readonly JobRecord[]): AllInspected =>
 
 export const inspectionSpec: RecordedSpec<'inspection', typeof inspectionWordings> = {
   id: 'inspection',
-  name: 'Inspection',
-  stage: 'survey',
   wordings: inspectionWordings,
   judge: (document, practice, { entries }) => {
     const inspected = lastInspected(entries)

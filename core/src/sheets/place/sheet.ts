@@ -23,8 +23,6 @@ export function placeSheet(
 
 export const placeSpec = sheetSpec()({
   id: 'place',
-  name: 'Place',
-  stage: 'survey',
   wordings: placeWordings,
   place: 'survey.looked',
   inputs: ({ survey, schools }) => [

@@ -35,8 +35,6 @@ export function platesSheet(document: JobDocument): Sheet<{ readonly burners: nu
 
 export const platesSpec = sheetSpec()({
   id: 'plates',
-  name: 'Rating plates',
-  stage: 'survey',
   wordings: platesWordings,
   place: 'appliances',
   inputs: ({ appliances, parts }) => [appliances, parts],

@@ -84,8 +84,6 @@ function readingWorkings({
 
 export const readingsSpec = sheetSpec()({
   id: 'readings',
-  name: 'Readings',
-  stage: 'survey',
   wordings: readingsWordings,
   place: 'survey',
   inputs: (document) => [

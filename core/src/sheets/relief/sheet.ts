@@ -54,8 +54,6 @@ const placing = ['vesselHeight_m', 'reliefHeight_m', 'boilerAfterPump'] as const
 
 export const reliefSpec = sheetSpec<{ safety: SafetyAnswer }>()({
   id: 'relief',
-  name: 'Relief and discharge',
-  stage: 'design',
   wordings: reliefWordings,
   place: 'reliefs',
   inputs: ({ reliefs, pan, parts, appliances, schools, survey, heating, hotWater }, { safety }) => [

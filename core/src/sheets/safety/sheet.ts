@@ -332,8 +332,6 @@ function missingForSafety(
 
 export const safetySpec = sheetSpec<{ readings: ReadingsAnswer; heat: HeatAnswer }>()({
   id: 'safety',
-  name: 'Hot water safety',
-  stage: 'design',
   wordings: safetyWordings,
   place: 'hotWater',
   inputs: (document, { heat }) => {

@@ -62,8 +62,6 @@ const siteFindings = ({ survey }: JobDocument): readonly SiteFinding[] =>
 
 export const siteSpec = sheetSpec()({
   id: 'site',
-  name: 'Site',
-  stage: 'survey',
   wordings: siteWordings,
   place: 'survey.elevation_m',
   inputs: ({ site, survey }) => [

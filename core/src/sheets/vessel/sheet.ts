@@ -354,8 +354,6 @@ const otherBoilers = (document: JobDocument) => {
 
 export const vesselSpec = sheetSpec()({
   id: 'vessel',
-  name: 'Heating vessel',
-  stage: 'design',
   wordings: vesselWordings,
   place: 'heating',
   inputs: (document) => {

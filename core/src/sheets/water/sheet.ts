@@ -626,8 +626,6 @@ function lossOfParts(
 
 export const waterSpec = sheetSpec<{ circuit: CircuitAnswer }>()({
   id: 'water',
-  name: 'Water feed',
-  stage: 'design',
   wordings: waterWordings,
   place: 'water.segments',
   inputs: (document, { circuit }) => {
