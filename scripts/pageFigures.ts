@@ -51,6 +51,9 @@ function printWeights(): void {
     })
     .sort((a, b) => b.kB - a.kB)
   for (const { name, kB } of sheets) said(`  ${name} more`, kB, limits.sheet_kB)
+  const worker = readdirSync(join(dist, 'assets')).find((name) => /^worker-.*\.js\.gz$/.test(name))
+  const worker_kB = readFileSync(join(dist, 'assets', worker ?? '')).length / 1000
+  console.log(`what solves them, in a worker beside the page: ${worker_kB.toFixed(0)} kB gzipped`)
 }
 
 /** Runs something on a page at a quarter of this machine's speed: its longest task, ms. */

@@ -32,3 +32,9 @@ export interface Finding<Id extends string = string> {
   readonly source: Source
   readonly remedy?: Remedy
 }
+
+/** What tells a finding from another: two of one key read the same. */
+export const findingKey = ({ id, place, figures, names }: Finding): string =>
+  JSON.stringify([id, place, figures, names])
+
+export const severityWords = { stop: 'Stop', fix: 'Fix', note: 'Note' } as const

@@ -1,5 +1,6 @@
 import type { Finding } from '../answer/finding'
-import { severityWords, word } from './wording'
+import { severityWords } from '../answer/finding'
+import { word } from './wording'
 import type { JobDocument } from '../job/document'
 import { solve } from './solve'
 import { showIn } from '../units/format'

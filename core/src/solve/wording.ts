@@ -27,5 +27,3 @@ export function word(finding: Finding, practice: Practice, show: Show): Worded {
   const { head, why } = toldApart(show, (finer) => wording({ f, n, show: finer, practice }))
   return { head: withArticles(head), why: withArticles(why) }
 }
-
-export const severityWords = { stop: 'Stop', fix: 'Fix', note: 'Note' } as const

@@ -93,13 +93,13 @@ export function StepCard({ judged, sequence, onSigned }: StepCardProps) {
   const { si } = entry
   const what =
     reading && si !== undefined ? `Record ${show(si, reading.measure)}` : 'Sign this step'
-  const sign = () => {
+  const sign = async () => {
     const given = {
       ...(si === undefined ? {} : { reading: { si, typed: entry.typed.slice(0, 80) } }),
       ...(entry.within === false ? { cause: entry.cause, action: entry.action } : {}),
       ...(entry.photos.length > 0 ? { photos: entry.photos } : {}),
     }
-    if (!perform({ do: 'sign', stepId: step.id, given }, `Step: ${step.short}`)) return
+    if (!(await perform({ do: 'sign', stepId: step.id, given }, `Step: ${step.short}`))) return
     entry.forget()
     onSigned()
   }
@@ -108,7 +108,7 @@ export function StepCard({ judged, sequence, onSigned }: StepCardProps) {
       <form
         onSubmit={(event) => {
           event.preventDefault()
-          if (!waits) sign()
+          if (!waits) void sign()
         }}
       >
         <Number>
@@ -164,9 +164,9 @@ export function StepCard({ judged, sequence, onSigned }: StepCardProps) {
           opens="Pass this step over"
           asks="Why it is passed over"
           does="Pass it over"
-          onDo={(because) => {
+          onDo={async (because) => {
             const act = { do: 'skip', stepId: step.id, because } as const
-            const isDone = perform(act, `Passed over: ${step.short}`)
+            const isDone = await perform(act, `Passed over: ${step.short}`)
             if (isDone) onSigned()
             return isDone
           }}

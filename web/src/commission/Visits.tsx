@@ -54,7 +54,9 @@ function Beginning() {
     <Row
       onSubmit={(event) => {
         event.preventDefault()
-        if (perform({ do: 'visit-begin', with: others }, 'A visit begun')) setOthers('')
+        void perform({ do: 'visit-begin', with: others }, 'A visit begun').then(
+          (isBegun) => isBegun && setOthers(''),
+        )
       }}
     >
       <Field value={others} onChange={setOthers} maxLength={200}>
@@ -82,8 +84,9 @@ function Ending({ visit }: { readonly visit: Visit }) {
       ? 'what was done'
       : unexplained[0] &&
         `why ${unexplained[0].body.name} stays ${offWords[unexplained[0].body.state]}`
-  const end = () => {
-    if (!perform({ do: 'visit-end', end: { done, left, staysOff } }, 'A visit ended')) return
+  const end = async () => {
+    if (!(await perform({ do: 'visit-end', end: { done, left, staysOff } }, 'A visit ended')))
+      return
     setDone('')
     setLeft('')
     setStaysOff(unsaid)
@@ -92,7 +95,7 @@ function Ending({ visit }: { readonly visit: Visit }) {
     <Form
       onSubmit={(event) => {
         event.preventDefault()
-        if (!waits) end()
+        if (!waits) void end()
       }}
     >
       <p>

@@ -1,7 +1,7 @@
 import type { GasAnswer, SizeBeside, Show } from '@hestian/core'
 import { sizesBeside } from '@hestian/core'
 import { useMemo } from 'react'
-import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
+import { useDesign, useJobActions, useOnceShown, useReadBy } from '../job/JobContext'
 import { SizesFrame } from '../network/SizesFrame'
 import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
@@ -15,9 +15,12 @@ export function IfThisSize({ answer, id }: { readonly answer: GasAnswer; readonl
   const { edit } = useJobActions()
   const { show } = useReadBy()
   const pipe = answer.pipes.find((one) => one.id === id)
+  const put = useOnceShown((size: string) => {
+    const index = draft.document.gas.segments.findIndex((segment) => segment.id === id)
+    if (index >= 0) edit([{ path: ['gas', 'segments', index, 'size'], value: size }])
+  })
   const rows = useMemo(() => sizesBeside(answer, id), [answer, id])
   if (!pipe) return null
-  const index = draft.document.gas.segments.indexOf(pipe.segment)
   return (
     <SizesFrame>
       <h3>
@@ -37,12 +40,7 @@ export function IfThisSize({ answer, id }: { readonly answer: GasAnswer; readonl
                   {says ?? (current ? 'Pass: as drawn' : 'Pass')}
                 </em>
                 {!current && (
-                  <Button
-                    look="text"
-                    onPress={() =>
-                      edit([{ path: ['gas', 'segments', index, 'size'], value: size.name }])
-                    }
-                  >
+                  <Button look="text" onPress={() => put(size.name)}>
                     Use it
                   </Button>
                 )}

@@ -9,14 +9,13 @@ import {
   sheetNames,
   ticketsToSign,
   ticketWords,
-  word,
 } from '@hestian/core'
 import { useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
 import { Link } from 'react-router'
 import styled from 'styled-components'
 import { Snags } from '../job/Snags'
-import { useDesign, useJobActions, useReadBy, useStanding } from '../job/JobContext'
+import { useDesign, useJobActions, useReadBy, useStanding, useWords } from '../job/JobContext'
 import { Answer, Prose, SectionHead, VerdictLine } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { dayTime } from '../ui/dates'
@@ -127,9 +126,8 @@ function HowItStands({ stands }: { readonly stands: Stands }) {
 }
 
 function Missing({ missing }: { readonly missing: readonly HandoverGap[] }) {
-  const { solution } = useDesign()
   const { state } = useStanding()
-  const { show } = useReadBy()
+  const words = useWords()
   const sheets = [...new Set(missing.map((gap) => gap.sheet))]
   return (
     <>
@@ -151,8 +149,7 @@ function Missing({ missing }: { readonly missing: readonly HandoverGap[] }) {
                   <Mark kind={gap.finding ? gap.finding.severity : 'not-yet'} size={18} />
                   {gap.finding ? (
                     <span>
-                      <b>{severityWords[gap.finding.severity]}.</b>{' '}
-                      {word(gap.finding, solution.practice, show).head}
+                      <b>{severityWords[gap.finding.severity]}.</b> {words(gap.finding).head}
                     </span>
                   ) : (
                     <span>{gap.what}</span>

@@ -1,6 +1,7 @@
 import type { HeatAnswer, JobDocument, Lasting, OptionAnswer, Practice, Show } from '@hestian/core'
-import { clock, optionFindings, word } from '@hestian/core'
+import { clock } from '@hestian/core'
 import type { ReactNode } from 'react'
+import { useDesign, useWords } from '../job/JobContext'
 import { Mark } from '../ui/icons'
 
 /** What a row of the table is made from. */
@@ -41,22 +42,15 @@ function lasts(lasting: Lasting, { store_m3 }: Figures): ReactNode {
   )
 }
 
-function SpeaksAgainst({
-  one,
-  of: { document, practice, answer, show },
-  index,
-}: {
-  readonly one: OptionAnswer
-  readonly of: Compared
-  readonly index: number
-}) {
-  const found = optionFindings(document, answer, one, index)
+function SpeaksAgainst({ one, index }: { readonly one: OptionAnswer; readonly index: number }) {
+  const found = useDesign().inWords.options[index] ?? []
+  const words = useWords()
   if (found.length > 0)
     return (
       <ul>
         {found.map((finding) => (
           <li key={finding.id}>
-            <Mark kind={finding.severity} size={15} /> {word(finding, practice, show).head}
+            <Mark kind={finding.severity} size={15} /> {words(finding).head}
           </li>
         ))}
       </ul>
@@ -129,7 +123,7 @@ export const resultRows: readonly ResultRow[] = [
     label: 'Speaks against it',
     kind: 'result',
     applies: always,
-    cell: (one, of, index) => <SpeaksAgainst one={one} of={of} index={index} />,
+    cell: (one, _, index) => <SpeaksAgainst one={one} index={index} />,
   },
   {
     label: 'Reheat from cold, by hand',

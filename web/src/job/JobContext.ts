@@ -2,3 +2,4 @@
 // stand on in one piece.
 export { JobProvider } from './JobProvider'
 export * from './jobParts'
+export { useOnceShown } from './useOnceShown'

@@ -1,15 +1,17 @@
 /** @jest-environment jsdom */
 import 'fake-indexeddb/auto'
-import type { JobState, Staff } from '@hestian/core'
+import type { JobDocument, JobState, Staff } from '@hestian/core'
 import { blankDocument } from '@hestian/core'
 import { act, screen, waitFor } from '@testing-library/react'
 import { owner, renderAs } from '../people/renderAs.testing'
+import { SheetBoundary } from '../shell/SheetBoundary'
 import { outbox } from '../sync/outbox'
+import { WorkerHere } from '../work/workerHere.testing'
 import { press } from '../ui/hands.testing'
 import { useDesign, useJobActions, useReadBy, useSending, useStanding } from './JobContext'
 import { JobProvider } from './JobProvider'
 
-globalThis.structuredClone = <T,>(value: T): T => JSON.parse(JSON.stringify(value)) as T
+Object.assign(globalThis, { Worker: WorkerHere })
 globalThis.EventSource = class {
   close = () => undefined
 } as unknown as typeof EventSource
@@ -20,6 +22,10 @@ const blank: JobState = {
   ...{ revisions: [], records: [], samples: {} },
 }
 
+/** How the server answers what is done on site. */
+let onSite: () => unknown
+/** Whether each act on site was allowed, and shown by the time it was over. */
+let done: boolean[]
 /** How often each part was drawn. */
 let drawn: Record<string, number>
 const count = (part: string) => {
@@ -33,9 +39,14 @@ function Typed() {
 }
 
 function Records() {
-  const { state } = useStanding()
+  const { state, judgement } = useStanding()
   count('standing')
-  return <p>{`${state.records.length} records`}</p>
+  return (
+    <>
+      <p>{`${state.records.length} records`}</p>
+      <p>{`${judgement.visits.length} visits`}</p>
+    </>
+  )
 }
 
 function Worker() {
@@ -51,12 +62,22 @@ function Sent() {
 }
 
 function Hands() {
-  const { edit, record } = useJobActions()
+  const { edit, perform, record } = useJobActions()
   count('actions')
   const looked = { answer: 'no', basis: 'measured', from: 'Seen' } as const
   return (
     <>
       <button onClick={() => edit([{ path: ['site', 'address'], value: '1 Lane' }])}>Type</button>
+      <button
+        onClick={() => {
+          const visit = perform({ do: 'visit-begin', with: '' }, 'A visit begun')
+          void visit.then((isBegun) =>
+            done.push(isBegun && screen.queryByText('1 visits') !== null),
+          )
+        }}
+      >
+        Begin a visit
+      </button>
       <button
         onClick={() =>
           record({ kind: 'looked', field: 'survey.looked.freezing', ...looked }) && undefined
@@ -80,16 +101,24 @@ const parts = (
 
 /** A job that is open before somebody who came in. */
 async function open(state: JobState = blank, person: Staff = owner()) {
+  done = []
   drawn = {}
-  const sent = renderAs(person, <JobProvider state={state}>{parts}</JobProvider>, (url) =>
-    url.endsWith('/draft') ? { saveNumber: 2 } : {},
+  const sent = renderAs(
+    person,
+    <JobProvider state={state} meanwhile="is solved">
+      {parts}
+    </JobProvider>,
+    (url) => (url.endsWith('/draft') ? { saveNumber: 2 } : onSite()),
   )
   await screen.findByText(/^Lead Person/)
   drawn = {}
   return sent
 }
 
-beforeEach(() => localStorage.clear())
+beforeEach(() => {
+  localStorage.clear()
+  onSite = () => ({})
+})
 // The queue is one for all pages of a browser.
 afterEach(() => waitFor(() => expect(outbox.snapshot()).toEqual([])))
 
@@ -137,4 +166,54 @@ test('whoever may not work on site records nothing, and hears why', async () => 
   expect(await screen.findByText(/may/)).toBeTruthy()
   expect(screen.getByText('0 records')).toBeTruthy()
   expect(sent).toEqual([])
+})
+
+/** The server takes its time over what is done on site, until it is told to answer. */
+function slowly(): () => void {
+  let answer: (body: object) => void = () => undefined
+  onSite = () => new Promise((answered) => (answer = answered))
+  return () => answer({})
+}
+
+test('pressed twice, an act on site is done once, and both hear of it once it is shown', async () => {
+  const arrive = slowly()
+  const sent = await open()
+  act(() => {
+    press('Begin a visit')
+    press('Begin a visit')
+  })
+  expect(done).toEqual([])
+  await waitFor(() => expect(done).toEqual([true, true]))
+  expect(screen.getByText('1 records')).toBeTruthy()
+  expect(screen.getByText('Nothing refused')).toBeTruthy()
+  await waitFor(() => expect(sent.map(({ url }) => url)).toEqual(['/api/jobs/job/visits']))
+  arrive()
+})
+
+test('an act right after another is judged with it', async () => {
+  const arrive = slowly()
+  await open()
+  press('Begin a visit')
+  await waitFor(() => expect(done).toEqual([true]))
+  press('Begin a visit')
+  await waitFor(() => expect(done).toEqual([true, false]))
+  expect(screen.getByText(/A visit goes on already/)).toBeTruthy()
+  arrive()
+})
+
+test('what goes wrong in the working out is said in the place of the job', async () => {
+  const quiet = jest.spyOn(console, 'error').mockImplementation(() => undefined)
+  const broken = { ...blank, document: { ...document, heating: 7 } as unknown as JobDocument }
+  drawn = {}
+  renderAs(
+    owner(),
+    <SheetBoundary name="This job" resetOn={[]}>
+      <JobProvider state={broken} meanwhile="is solved">
+        {parts}
+      </JobProvider>
+    </SheetBoundary>,
+    () => ({}),
+  )
+  expect(await screen.findByText(/This job cannot be shown/)).toBeTruthy()
+  quiet.mockRestore()
 })

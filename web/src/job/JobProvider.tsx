@@ -5,8 +5,8 @@ import type {
   JobRecord,
   JobState,
   Person,
+  PracticeName,
   SiteAct,
-  Solution,
   Staff,
   UnitSet,
 } from '@hestian/core'
@@ -14,19 +14,18 @@ import {
   applyEdits,
   atWork,
   decide,
-  judge,
   may,
   mayNotSays,
   onlyZone,
+  practices,
   recordsOfAct,
   requestOf,
   showIn,
   siteTime,
-  solver,
 } from '@hestian/core'
 import { useQueryClient } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
-import { useCallback, useEffect, useMemo, useState } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { z } from 'zod'
 import { ApiError, call, newId } from '../api/client'
 import { withSample } from '../api/jobTogether'
@@ -36,28 +35,23 @@ import { outbox } from '../sync/outbox'
 import type { JobQueue } from '../sync/useOutbox'
 import { useOutbox } from '../sync/useOutbox'
 import { datesIn } from '../ui/dates'
+import type { JobAnswer } from '../work/handed'
 import type { Draft } from './useDraft'
 import { useDraft } from './useDraft'
 import type { Job, JobActions } from './jobParts'
 import { JobParts } from './jobParts'
-import { useFollowing } from './useFollowing'
+import type { Following } from './useSolved'
+import { useSolved } from './useSolved'
 import { useSteady } from './useSteady'
 import { useWho } from './WhoContext'
 
-/** A solution in the practice's units with a person's own in their place. */
-function useReadIn(solution: Solution, own: Person['units']): Solution {
-  const { units } = solution.practice
-  const theirs = useMemo((): UnitSet => {
+/** The practice's units with a person's own in their place. */
+function useUnits(practice: PracticeName, own: Person['units']): UnitSet {
+  return useMemo(() => {
+    const { units } = practices[practice]
     const set = Object.entries(own ?? {}).filter(([, unit]) => unit !== undefined)
     return set.length === 0 ? units : { ...units, ...Object.fromEntries(set) }
-  }, [units, own])
-  return useMemo(
-    () =>
-      theirs === units
-        ? solution
-        : { ...solution, practice: { ...solution.practice, units: theirs } },
-    [solution, units, theirs],
-  )
+  }, [practice, own])
 }
 
 /** The job as it will be when what waits has been sent. */
@@ -111,47 +105,102 @@ function useWorker(
   )
 }
 
-/** The job as it is typed, solved and judged: its figures may follow a moment later. */
-function useJudged(
-  document: JobDocument,
-  { records: entries, samples, frozen }: JobState,
-  own: Person['units'],
-) {
-  const solved = useFollowing(document)
-  const [remembers] = useState(solver)
-  const plain = useMemo(() => remembers(solved), [remembers, solved])
-  const solution = useReadIn(plain, own)
-  const judgement = useMemo(
-    () => judge(solution, { entries, samples, frozen }),
-    [solution, entries, samples, frozen],
-  )
-  /** What is done is held against the job as it was typed, where its figures still follow. */
-  const judgedNow = () =>
-    solved === document ? judgement : judge(remembers(document), { entries, samples, frozen })
-  return { solution, judgement, judgedNow }
+/** What was queued is asked after once it is drawn. */
+const drawn = () => new Promise<void>((done) => setTimeout(done))
+
+/**
+ * Does what is allowed on the job as it was typed, and says so once it stands in what is shown. The
+ * same act meanwhile is one and the same: somebody pressed twice.
+ */
+function usePerformed(
+  onceShown: Following['onceShown'],
+  judged: (act: SiteAct, says: string) => boolean,
+): JobActions['perform'] {
+  const underWay = useRef(new Map<string, Promise<boolean>>())
+  const latest = useSteady({ judged })
+  const shown = () => new Promise<void>((done) => onceShown(done))
+  const done = async (act: SiteAct, says: string): Promise<boolean> => {
+    await shown()
+    if (!latest.judged(act, says)) return false
+    await drawn()
+    await shown()
+    return true
+  }
+  return (act, says) => {
+    const key = JSON.stringify(act)
+    const same = underWay.current.get(key)
+    if (same) return same
+    const mine = done(act, says).finally(() => underWay.current.delete(key))
+    underWay.current.set(key, mine)
+    return mine
+  }
 }
 
-/** Solves and judges the job as it is typed, and hands its parts to the pages. */
-export function JobProvider({
-  state: stored,
-  children,
-}: {
-  readonly state: JobState
-  readonly children: ReactNode
-}) {
-  useLive(stored.id)
-  const out = useOutbox(stored.id)
-  const state = useMemo(() => withWaiting(stored, out), [stored, out])
-  const client = useQueryClient()
-  const { person: staff, people, ask } = useWho()
-  const kept = useDraft(state, staff?.id)
+/** The job as it is typed, or as it would be with what is tried on it. */
+function useTried(kept: Draft) {
   const [tried, setTried] = useState<readonly Edit[]>()
   const draft = useMemo(
     (): Draft => (tried ? { ...kept, document: applyEdits(kept.document, tried) } : kept),
     [kept, tried],
   )
+  return { draft, setTried }
+}
+
+/** What the job as it is typed comes to: its figures may follow a moment later. */
+function useFigures(
+  document: JobDocument,
+  { records: entries, samples, frozen }: JobState,
+  own: Person['units'],
+): Following {
+  const units = useUnits(document.practice, own)
+  const question = useMemo(
+    () => ({ document, records: { entries, samples, frozen }, units }),
+    [document, entries, samples, frozen, units],
+  )
+  return useSolved(question)
+}
+
+interface JobProviderProps {
+  readonly state: JobState
+  /** Stands here until the job has been solved for the first time. */
+  readonly meanwhile: ReactNode
+  readonly children: ReactNode
+}
+
+/** Has the job solved and judged as it is typed, and hands its parts to the pages. */
+export function JobProvider({ state: stored, meanwhile, children }: JobProviderProps) {
+  useLive(stored.id)
+  const out = useOutbox(stored.id)
+  const state = useMemo(() => withWaiting(stored, out), [stored, out])
+  const { person } = useWho()
+  const { draft, setTried } = useTried(useDraft(state, person?.id))
+  const { answer, onceShown } = useFigures(draft.document, state, person?.units)
+  if (!answer) return meanwhile
+  return <Answered {...{ state, out, draft, setTried, answer, onceShown }}>{children}</Answered>
+}
+
+interface AnsweredProps {
+  readonly state: JobState
+  readonly out: JobQueue
+  readonly draft: Draft
+  readonly setTried: (edits: readonly Edit[] | undefined) => void
+  readonly answer: JobAnswer
+  readonly onceShown: Following['onceShown']
+  readonly children: ReactNode
+}
+
+function Answered({
+  state,
+  out,
+  draft,
+  setTried,
+  answer: { solution, judgement, inWords },
+  onceShown,
+  children,
+}: AnsweredProps) {
+  const client = useQueryClient()
+  const { person: staff, people, ask } = useWho()
   const [refusal, setRefusal] = useState<string>()
-  const { solution, judgement, judgedNow } = useJudged(draft.document, state, staff?.units)
   const show = useMemo(() => showIn(solution.practice.units), [solution.practice.units])
 
   const { practice, site } = draft.document
@@ -194,6 +243,15 @@ export function JobProvider({
     (id: string) => people.find((one) => one.id === id)?.name ?? id,
     [people],
   )
+  const perform = usePerformed(onceShown, (act, says) => {
+    if (!person) return (ask(), false)
+    if (cannot !== undefined) return (setRefusal(cannot), false)
+    const decision = decide(judgement, person, act)
+    if (!decision.ok) return (setRefusal(decision.says), false)
+    setRefusal(undefined)
+    queueAct(act, { decision, by: person.id, jobId: state.id, says })
+    return true
+  })
   const actions = useSteady<JobActions>({
     clearRefusal: () => setRefusal(undefined),
     preview: (edits) => setTried(state.frozen ? undefined : edits),
@@ -205,15 +263,7 @@ export function JobProvider({
         : draft.edit(edits),
     act: async (path, body = {}) =>
       person ? send(path, { id: newId(), by: person.id, ...body }) : (ask(), false),
-    perform: (act, says) => {
-      if (!person) return (ask(), false)
-      if (cannot !== undefined) return (setRefusal(cannot), false)
-      const decision = decide(judgedNow(), person, act)
-      if (!decision.ok) return (setRefusal(decision.says), false)
-      setRefusal(undefined)
-      queueAct(act, { decision, by: person.id, jobId: state.id, says })
-      return true
-    },
+    ...{ onceShown, perform },
     record: (body) => {
       if (!person) return void ask()
       if (cannot !== undefined) return void setRefusal(cannot)
@@ -239,7 +289,7 @@ export function JobProvider({
   const { waiting } = out
   const notSent = out.troubled.length
   const parts: Job = {
-    design: useMemo(() => ({ draft, solution }), [draft, solution]),
+    design: useMemo(() => ({ draft, solution, inWords }), [draft, solution, inWords]),
     standing: useMemo(() => ({ state, judgement, frozen: isFrozen }), [state, judgement, isFrozen]),
     actions,
     readBy: useMemo(() => ({ person, show, dates, nameOf }), [person, show, dates, nameOf]),

@@ -12,7 +12,7 @@ interface WithReasonProps {
   readonly asks: string
   readonly does: string
   /** Gives false where it was not done: the reason stays. */
-  readonly onDo: (because: string) => boolean
+  readonly onDo: (because: string) => boolean | Promise<boolean>
 }
 
 /** Something that is only done with a reason: folded away until it is wanted. */
@@ -32,7 +32,7 @@ export function WithReason({ of, opens, asks, does, onDo }: WithReasonProps) {
         event.preventDefault()
         event.stopPropagation()
         if (!isTold) return
-        if (onDo(because)) setBecause('')
+        void Promise.resolve(onDo(because)).then((isDone) => isDone && setBecause(''))
       }}
     >
       <Reason value={because} onChange={setBecause} maxLength={200} autoFocus>

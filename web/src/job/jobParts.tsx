@@ -1,6 +1,8 @@
 import type {
   Edit,
   Evidence,
+  Finding,
+  JobInWords,
   JobState,
   Judgement,
   Person,
@@ -9,7 +11,9 @@ import type {
   Show,
   SiteAct,
   Solution,
+  Worded,
 } from '@hestian/core'
+import { findingKey } from '@hestian/core'
 import type { Context, ReactNode } from 'react'
 import { createContext, useContext } from 'react'
 import type { Dates } from '../ui/dates'
@@ -19,6 +23,8 @@ import type { Draft } from './useDraft'
 export interface Design {
   readonly draft: Draft
   readonly solution: Solution
+  /** The heads of its sheets and its findings, as they are read. */
+  readonly inWords: JobInWords
 }
 
 /** What the server and the queue know of the job, and how it is judged. */
@@ -44,7 +50,12 @@ export interface JobActions {
    * Does something on site: judged here at once and queued for the server, which judges it again.
    * False where it is not allowed; `refusal` says why.
    */
-  readonly perform: (act: SiteAct, says: string) => boolean
+  readonly perform: (act: SiteAct, says: string) => Promise<boolean>
+  /**
+   * Does something that goes by the figures shown once they are those of what was typed: at once
+   * where they are. `useOnceShown` is the way to it.
+   */
+  readonly onceShown: (act: () => void) => void
   /**
    * Queues a record and gives its id at once: it is sent when the server is there. Undefined while
    * nobody has said who is working.
@@ -102,6 +113,15 @@ function usePart<T>(context: Context<T | undefined>): T {
 }
 
 export const useDesign = (): Design => usePart(DesignContext)
+/** Findings of the job in words. One that has none is a mistake of ours: RangeError. */
+export function useWords(): (finding: Finding) => Worded {
+  const { words } = useDesign().inWords
+  return (finding) => {
+    const worded = words[findingKey(finding)]
+    if (!worded) throw new RangeError(`no words for the finding ${finding.id}`)
+    return worded
+  }
+}
 export const useStanding = (): Standing => usePart(StandingContext)
 export const useJobActions = (): JobActions => usePart(ActionsContext)
 export const useReadBy = (): ReadBy => usePart(ReadByContext)

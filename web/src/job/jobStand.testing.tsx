@@ -7,11 +7,15 @@ import type {
   Sample,
   SiteAct,
 } from '@hestian/core'
-import { applyEdits, decide, judge, recordsOfAct, showIn, solve, tickets } from '@hestian/core'
+import { applyEdits, decide, practices, recordsOfAct, showIn, tickets } from '@hestian/core'
 import type { ReactNode } from 'react'
-import { useRef, useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import { MemoryRouter } from 'react-router'
 import { datesIn } from '../ui/dates'
+import { answering } from '../work/answering'
+import type { JobAnswer } from '../work/handed'
+import { hearing } from '../work/handed'
+import { carried } from '../work/workerHere.testing'
 import { WorkedProvider } from '../ui/Worked'
 import { JobParts } from './JobContext'
 import type { Job } from './JobContext'
@@ -44,6 +48,18 @@ interface JobStandProps {
   readonly children: ReactNode
 }
 
+/** The job solved and judged, handed over as its worker does. */
+function useAnswer(document: JobDocument, entries: readonly JobRecord[]): JobAnswer {
+  const [{ solved, heard }] = useState(() => ({ solved: answering(), heard: hearing() }))
+  return useMemo(() => {
+    const { units } = practices[document.practice]
+    const question = { document, records: { entries, samples: {} }, units }
+    const answer = carried(solved(carried({ n: 1, ...question })))
+    if ('failed' in answer) throw new Error(answer.failed)
+    return heard(answer.found, question)
+  }, [document, entries, solved, heard])
+}
+
 /** A job that is edited in memory: solved and judged as the real one, sent nowhere. */
 export function JobStand({
   job,
@@ -58,7 +74,6 @@ export function JobStand({
   children,
 }: JobStandProps) {
   const [document, setDocument] = useState(job)
-  const solution = solve(document)
   const edit = (edits: readonly Edit[]) =>
     setDocument((before) => {
       const after = applyEdits(before, edits)
@@ -68,9 +83,11 @@ export function JobStand({
   const [entries, setEntries] = useState(before)
   const [refusal, setRefusal] = useState<string>()
   const made = useRef(before.length)
-  const judgement = judge(solution, { entries, samples: {} })
+  const { solution, judgement, inWords } = useAnswer(document, entries)
+  const show = showIn(solution.practice.units)
   /** Does something on site as the real one, and keeps it here. */
-  const perform = (act: SiteAct): boolean => {
+  const perform = (act: SiteAct): Promise<boolean> => Promise.resolve(judged(act))
+  const judged = (act: SiteAct): boolean => {
     const decision = decide(judgement, person, act)
     setRefusal(decision.ok ? undefined : decision.says)
     if (!decision.ok) return false
@@ -86,7 +103,7 @@ export function JobStand({
     return id
   }
   const stand = {
-    design: { draft: { document, edit, undo: nothing, redo: nothing }, solution },
+    design: { draft: { document, edit, undo: nothing, redo: nothing }, solution, inWords },
     standing: {
       state: {
         ...{ id: 'job', records: entries, samples: {}, revisions: [] },
@@ -97,10 +114,11 @@ export function JobStand({
     },
     actions: {
       ...{ edit, perform, record, preview: nothing, typeSample: onSample },
+      onceShown: (act: () => void) => act(),
       act: (path: string, body: object = {}) => Promise.resolve(onAct(path, body)),
     },
     readBy: {
-      ...{ person, show: showIn(solution.practice.units), dates: datesIn('UTC') },
+      ...{ person, show, dates: datesIn('UTC') },
       nameOf: (id: string) => id,
     },
     sending: { waiting: 0, notSent: 0, refusal },

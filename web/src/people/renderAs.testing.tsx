@@ -26,12 +26,10 @@ export function renderAs(
     if (url.endsWith('/session')) return { person, firstRun: false, demo: [] }
     return url.endsWith('/people') ? [person] : answer(url)
   }
-  globalThis.fetch = ((url: string, { body }: RequestInit = {}) => {
+  globalThis.fetch = (async (url: string, { body }: RequestInit = {}) => {
     if (body) sent.push({ url, body: JSON.parse(body as string) as unknown })
-    return Promise.resolve({
-      ...{ ok: true, status: 200, headers: new Headers() },
-      text: () => Promise.resolve(JSON.stringify(answerOf(url))),
-    })
+    const text = JSON.stringify(await answerOf(url))
+    return { ok: true, status: 200, headers: new Headers(), text: () => Promise.resolve(text) }
   }) as unknown as typeof fetch
   render(
     <QueryClientProvider client={new QueryClient()}>

@@ -1,5 +1,6 @@
 import type { SheetId } from '@hestian/core'
 import { oldSheetIds, sheetCode, sheetNames, stageOfSheet, stageSheets } from '@hestian/core'
+import type { ReactNode } from 'react'
 import { Suspense, useEffect, useRef } from 'react'
 import { Link, useParams } from 'react-router'
 import styled from 'styled-components'
@@ -28,18 +29,23 @@ export function JobShell() {
   if (data)
     return (
       <SheetBoundary name="This job" resetOn={[data.id, data.saveNumber]}>
-        <JobProvider key={data.id} state={data}>
+        <JobProvider key={data.id} state={data} meanwhile={<Opening>Opening the job …</Opening>}>
           <Shell sheet={id} walking={sheet === 'walk'} />
         </JobProvider>
       </SheetBoundary>
     )
   return (
-    <Waiting role="status">
-      <Logo /> {isPending ? 'Opening the job …' : (error?.message ?? 'There is no such job here.')}{' '}
-      <Link to="/">All jobs</Link>
-    </Waiting>
+    <Opening>
+      {isPending ? 'Opening the job …' : (error?.message ?? 'There is no such job here.')}
+    </Opening>
   )
 }
+
+const Opening = ({ children }: { readonly children: ReactNode }) => (
+  <Waiting role="status">
+    <Logo /> {children} <Link to="/">All jobs</Link>
+  </Waiting>
+)
 
 /** The marks of a tab; whatever is not here is not there yet. */
 const tabMarks: Readonly<Record<string, 'pass' | 'stop'>> = { checked: 'pass', stop: 'stop' }

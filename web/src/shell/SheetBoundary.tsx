@@ -5,7 +5,7 @@ import { Link } from 'react-router'
 import styled from 'styled-components'
 import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
-import { NotFetched } from './pages'
+import { NotFetched } from '../work/NotFetched'
 
 /**
  * Keeps a sheet that breaks from taking the job with it: says so, keeps what was typed, and lets

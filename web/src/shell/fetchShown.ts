@@ -1,3 +1,4 @@
+import { solvingHere } from '../work/solving'
 import { fetchPage, isSheet } from './pages'
 
 /**
@@ -7,6 +8,7 @@ import { fetchPage, isSheet } from './pages'
 export function fetchShown(path: string): void {
   const [, sheet] = /^\/jobs\/[\w-]+\/(\w+)/.exec(path) ?? []
   if (sheet === undefined) return
+  solvingHere.begin()
   // What cannot be fetched now is fetched, and said, when it is drawn.
   void import('./JobShell').catch(() => undefined)
   if (isSheet(sheet)) void fetchPage(sheet)

@@ -1,10 +1,8 @@
 import type { SheetId } from '@hestian/core'
 import type { ComponentType } from 'react'
 import { lazy } from 'react'
+import { NotFetched } from '../work/NotFetched'
 import { lateParts } from './lateParts'
-
-/** A sheet that is not here yet and cannot be fetched now: the server is away. */
-export class NotFetched extends Error {}
 
 interface Here {
   readonly default: ComponentType

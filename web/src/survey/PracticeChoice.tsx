@@ -1,11 +1,12 @@
-import type { PracticeChange, PracticeName } from '@hestian/core'
-import { practiceChange, practiceNames, practices } from '@hestian/core'
+import type { PracticeName } from '@hestian/core'
+import { practiceNames, practices } from '@hestian/core'
 import { useState } from 'react'
 import { Dialog, Modal, ModalOverlay } from 'react-aria-components'
 import styled from 'styled-components'
 import { useDesign, useJobActions } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { Choice } from '../ui/fields'
+import { useWorker } from '../work/useWorker'
 
 /**
  * The job's practice. Another one re-words and re-judges it and changes no stored value; what it
@@ -15,10 +16,13 @@ export function PracticeChoice() {
   const { draft } = useDesign()
   const { edit } = useJobActions()
   const { practice } = draft.document
-  const [asked, setAsked] = useState<{
-    readonly to: PracticeName
-    readonly change: PracticeChange
-  }>()
+  const { work, ask, cancel } = useWorker('change')
+  const [to, setTo] = useState<PracticeName>()
+  const leave = () => {
+    setTo(undefined)
+    cancel()
+  }
+  const asked = to && work.state === 'done' ? { to, change: work.answer.change } : undefined
   return (
     <>
       <Choice
@@ -26,12 +30,18 @@ export function PracticeChoice() {
         label="Practice"
         value={practice}
         options={practiceNames.map((id) => ({ id, text: practices[id].label }))}
-        onChoose={(to) => setAsked({ to, change: practiceChange(draft.document, to) })}
+        onChoose={(next) => {
+          setTo(next)
+          ask({ kind: 'change', document: draft.document, to: next })
+        }}
       />
+      {to && work.state === 'broken' && (
+        <p role="alert">What would change could not be worked out. Choose the practice again.</p>
+      )}
       <Overlay
         isOpen={asked !== undefined}
         onOpenChange={(open) => {
-          if (!open) setAsked(undefined)
+          if (!open) leave()
         }}
         isDismissable
       >
@@ -76,12 +86,12 @@ export function PracticeChoice() {
                   look="go"
                   onPress={() => {
                     edit([{ path: ['practice'], value: asked.to }])
-                    setAsked(undefined)
+                    leave()
                   }}
                 >
                   Take {practices[asked.to].label}
                 </Button>
-                <Button look="text" onPress={() => setAsked(undefined)}>
+                <Button look="text" onPress={leave}>
                   Leave it
                 </Button>
               </div>

@@ -3,6 +3,7 @@ import type { PointerEvent } from 'react'
 import { useRef } from 'react'
 import { verdictIcons } from '@hestian/core'
 import styled from 'styled-components'
+import { useOnceShown } from '../job/JobContext'
 
 interface DrawingViewProps {
   readonly drawing: Drawing
@@ -223,6 +224,9 @@ function Sliding({
     PageUp: 10,
     PageDown: -10,
   }
+  const step = useOnceShown((by: number) =>
+    onSlide(onStep(slide, slide.value + by * slide.step), true),
+  )
   return (
     <Grip
       role="slider"
@@ -263,7 +267,7 @@ function Sliding({
         const by = byKey[event.key]
         if (by === undefined) return
         event.preventDefault()
-        onSlide(onStep(slide, slide.value + by * slide.step), true)
+        step(by)
       }}
     >
       {children}

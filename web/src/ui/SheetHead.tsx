@@ -1,8 +1,7 @@
 import type { Piece, SolvedSheetId } from '@hestian/core'
-import { answerOf, solvedSpec } from '@hestian/core'
 import { Fragment } from 'react'
 import { Link } from 'react-router'
-import { useDesign, useReadBy, useStanding } from '../job/JobContext'
+import { useDesign, useStanding } from '../job/JobContext'
 import { Answer, VerdictLine } from './Answer'
 import { Contents } from './Contents'
 import { rowId } from './quantity'
@@ -22,25 +21,17 @@ const words: Readonly<Record<ChipVerdict, string>> = {
  * it.
  */
 export function SheetHead({ sheet }: { readonly sheet: SolvedSheetId }) {
-  const { solution } = useDesign()
+  const { inWords } = useDesign()
   const { judgement } = useStanding()
-  const { show } = useReadBy()
   const { findings, missing } = judgement.sheets[sheet]
-  const { says, isMild } = solvedSpec(sheet)
+  const said = inWords.heads[sheet]
   const stop = findings.find((finding) => finding.severity === 'stop')
   const fixes = findings.filter((finding) => finding.severity === 'fix')
-  const first = stop ?? (isMild ? undefined : fixes[0])
+  const first = stop ?? (said?.isMild ? undefined : fixes[0])
   const verdict = verdictOf({
     stops: stop !== undefined,
     waits: missing.length > 0,
     fixes: first !== undefined,
-  })
-  const said = says?.(answerOf<unknown>(solution[sheet]), {
-    missing,
-    practice: solution.practice,
-    show,
-    fixes: stop ? 0 : fixes.length,
-    wrong: findings.filter((finding) => finding.severity !== 'note').length,
   })
   if (!said) return null
   return (

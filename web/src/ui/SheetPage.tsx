@@ -1,9 +1,9 @@
 import type { Finding, SheetId } from '@hestian/core'
-import { severityWords, word } from '@hestian/core'
+import { severityWords } from '@hestian/core'
 import type { ReactNode } from 'react'
 import { useLayoutEffect, useMemo, useRef, useState } from 'react'
 import styled from 'styled-components'
-import { useDesign, useJobActions, useReadBy, useStanding } from '../job/JobContext'
+import { useJobActions, useOnceShown, useStanding, useWords } from '../job/JobContext'
 import { Button } from './Button'
 import { Mark } from './icons'
 import { SheetContext, useSheet } from './sheetContext'
@@ -163,12 +163,11 @@ function Leader({
 
 /** One note: kind and head, why, source, and at most one thing to press. */
 export function Note({ finding }: { readonly finding: Finding }) {
-  const { solution } = useDesign()
   const { frozen } = useStanding()
   const { edit } = useJobActions()
-  const { show } = useReadBy()
-  const { head, why } = word(finding, solution.practice, show)
+  const { head, why } = useWords()(finding)
   const { remedy } = finding
+  const mend = useOnceShown(() => remedy && edit(remedy.edits))
   return (
     <Body data-severity={finding.severity}>
       <h3>
@@ -182,7 +181,7 @@ export function Note({ finding }: { readonly finding: Finding }) {
       {remedy && remedy.edits.length > 0 && !frozen && (
         <p>
           <b>Fix:</b>{' '}
-          <Button look="text" onPress={() => edit(remedy.edits)}>
+          <Button look="text" onPress={mend}>
             {remedy.label}
           </Button>
         </p>
@@ -222,11 +221,13 @@ function Unplaced({ findings }: { readonly findings: readonly Finding[] }) {
       ),
     )
   }, [findings])
+  // Those of before are gone until it is looked again.
+  const here = loose.filter((finding) => findings.includes(finding))
   return (
     <div ref={ref}>
-      {loose.length > 0 && (
+      {here.length > 0 && (
         <Folded>
-          {loose.map((finding) => (
+          {here.map((finding) => (
             <Note key={keyOf(finding)} finding={finding} />
           ))}
         </Folded>

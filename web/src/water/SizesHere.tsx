@@ -1,10 +1,15 @@
 import type { WaterAnswer } from '@hestian/core'
 import { waterSizesBeside } from '@hestian/core'
 import { useMemo } from 'react'
-import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
+import { useDesign, useJobActions, useOnceShown, useReadBy } from '../job/JobContext'
 import { SizesFrame } from '../network/SizesFrame'
 import { Button } from '../ui/Button'
 import { Mark } from '../ui/icons'
+
+const pathOf = (place: string): readonly (string | number)[] => [
+  ...place.split('.').map((key) => (/^\d+$/.test(key) ? Number(key) : key)),
+  'size',
+]
 
 /**
  * The selected pipe in the sizes next to its own: how fast it would run, and what would be left at
@@ -16,11 +21,10 @@ export function SizesHere({ answer, id }: { readonly answer: WaterAnswer; readon
   const { practice } = solution
   const pipe = answer.pipes.find((one) => one.id === id)
   const rows = useMemo(() => waterSizesBeside(answer, practice, id), [answer, practice, id])
+  const put = useOnceShown((size: string | null) => {
+    if (pipe) edit([{ path: pathOf(pipe.place), value: size }])
+  })
   if (!pipe) return null
-  const path = [
-    ...pipe.place.split('.').map((key) => (/^\d+$/.test(key) ? Number(key) : key)),
-    'size',
-  ]
   return (
     <SizesFrame>
       <h3>
@@ -29,17 +33,13 @@ export function SizesHere({ answer, id }: { readonly answer: WaterAnswer; readon
       <p>If this length were</p>
       <ol>
         {rows.map((row) => (
-          <SizeRow
-            key={row.size.name}
-            row={row}
-            onUse={() => edit([{ path, value: row.size.name }])}
-          />
+          <SizeRow key={row.size.name} row={row} onUse={() => put(row.size.name)} />
         ))}
       </ol>
       {!pipe.chosen && (
         <p>
           Chosen by hand.{' '}
-          <Button look="text" onPress={() => edit([{ path, value: null }])}>
+          <Button look="text" onPress={() => put(null)}>
             Let Hestian choose
           </Button>
         </p>

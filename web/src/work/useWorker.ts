@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import type { Answered, Asked } from './asked'
+import { startWorker } from './startWorker'
 
 export type Work<K extends Answered['kind']> =
   | { readonly state: 'idle' }
@@ -23,7 +24,7 @@ export function lastAnswer<K extends Answered['kind']>(
  * Runs one question at a time in a worker of its own; a new question or `cancel` ends the one under
  * way.
  */
-export function useWorker<K extends 'leans' | 'draws' | 'cycle'>(
+export function useWorker<K extends 'leans' | 'draws' | 'cycle' | 'change'>(
   kind: K,
 ): {
   readonly work: Work<K>
@@ -40,7 +41,7 @@ export function useWorker<K extends 'leans' | 'draws' | 'cycle'>(
   const ask = useCallback(
     (question: Extract<Asked, { kind: K }>) => {
       end()
-      const mine = new Worker(new URL('./worker.ts', import.meta.url), { type: 'module' })
+      const mine = startWorker()
       worker.current = mine
       setWork((last) => ({
         state: 'working',
