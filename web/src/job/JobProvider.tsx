@@ -174,9 +174,11 @@ export function JobProvider({ state: stored, meanwhile, children }: JobProviderP
   const state = useMemo(() => withWaiting(stored, out), [stored, out])
   const { person } = useWho()
   const { draft, setTried } = useTried(useDraft(state, person?.id))
-  const { answer, onceShown } = useFigures(draft.document, state, person?.units)
+  const { answer, onceShown, isLate } = useFigures(draft.document, state, person?.units)
   if (!answer) return meanwhile
-  return <Answered {...{ state, out, draft, setTried, answer, onceShown }}>{children}</Answered>
+  return (
+    <Answered {...{ state, out, draft, setTried, answer, onceShown, isLate }}>{children}</Answered>
+  )
 }
 
 interface AnsweredProps {
@@ -186,6 +188,7 @@ interface AnsweredProps {
   readonly setTried: (edits: readonly Edit[] | undefined) => void
   readonly answer: JobAnswer
   readonly onceShown: Following['onceShown']
+  readonly isLate: boolean
   readonly children: ReactNode
 }
 
@@ -196,6 +199,7 @@ function Answered({
   setTried,
   answer: { solution, judgement, inWords },
   onceShown,
+  isLate,
   children,
 }: AnsweredProps) {
   const client = useQueryClient()
@@ -293,7 +297,10 @@ function Answered({
     standing: useMemo(() => ({ state, judgement, frozen: isFrozen }), [state, judgement, isFrozen]),
     actions,
     readBy: useMemo(() => ({ person, show, dates, nameOf }), [person, show, dates, nameOf]),
-    sending: useMemo(() => ({ waiting, notSent, refusal }), [waiting, notSent, refusal]),
+    sending: useMemo(
+      () => ({ waiting, notSent, refusal, isLate }),
+      [waiting, notSent, refusal, isLate],
+    ),
   }
   return <JobParts job={parts}>{children}</JobParts>
 }

@@ -89,6 +89,8 @@ export interface Sending {
   /** How many did not reach the server and need somebody. */
   readonly notSent: number
   readonly refusal: string | undefined
+  /** The figures shown are not yet those of what was typed. */
+  readonly isLate: boolean
 }
 
 /** A job in its parts: who shows one of them is drawn again only when that one changes. */

@@ -121,7 +121,7 @@ export function JobStand({
       ...{ person, show, dates: datesIn('UTC') },
       nameOf: (id: string) => id,
     },
-    sending: { waiting: 0, notSent: 0, refusal },
+    sending: { waiting: 0, notSent: 0, refusal, isLate: false },
   } as unknown as Job
   return (
     <MemoryRouter initialEntries={[at]}>

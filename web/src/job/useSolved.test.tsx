@@ -35,7 +35,7 @@ const at = (value: number): JobDocument => ({
 function Rung() {
   const [document, setDocument] = useState(start)
   const question = useMemo(() => ({ document, records, units }), [document])
-  const { answer, onceShown } = useSolved(question)
+  const { answer, onceShown, isLate } = useSolved(question)
   const shown = answer && elevationOf(answer.solution.document)
   const step = useRef<() => void>(undefined)
   useLayoutEffect(() => {
@@ -43,7 +43,7 @@ function Rung() {
   })
   return (
     <>
-      <p>{`${elevationOf(document)} typed, ${shown ?? 'nothing'} shown`}</p>
+      <p>{`${elevationOf(document)} typed, ${shown ?? 'nothing'} shown${isLate ? ', late' : ''}`}</p>
       <button onClick={() => onceShown(() => step.current?.())}>Step</button>
     </>
   )
@@ -90,4 +90,14 @@ test('what was pressed before one left is done all the same', async () => {
   expect(pressed).toBe(1)
   unmount()
   expect(pressed).toBe(2)
+})
+
+test('figures of before are said to be that once one would notice', async () => {
+  render(<Rung />)
+  await letThrough()
+  press('Step')
+  expect(screen.getByText('1 typed, 0 shown')).toBeTruthy()
+  expect(await screen.findByText('1 typed, 0 shown, late')).toBeTruthy()
+  await letThrough()
+  expect(screen.getByText('1 typed, 1 shown')).toBeTruthy()
 })

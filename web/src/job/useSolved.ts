@@ -19,7 +19,12 @@ export interface Following {
    * nothing is done to what is shown no more.
    */
   readonly onceShown: (act: () => void) => void
+  /** The figures shown are of before, and have been for longer than one does not notice. */
+  readonly isLate: boolean
 }
+
+/** Figures that follow sooner are not said to be late. */
+const noticed_ms = 500
 
 /**
  * The job as it is typed, solved and judged off the page: what was typed shows first, its figures
@@ -33,6 +38,11 @@ export function useSolved(question: Question): Following {
   useLayoutEffect(() => {
     asked.current = question
     solvingHere.ask(question, (now) => startTransition(() => setHeard(now)))
+  }, [question])
+  const [late, setLate] = useState<Question>()
+  useEffect(() => {
+    const timer = setTimeout(() => setLate(question), noticed_ms)
+    return () => clearTimeout(timer)
   }, [question])
   // After what stands in the job, which is drawn with it. One act at a turn: what it changes is
   // drawn, or waited for, before the next.
@@ -52,5 +62,5 @@ export function useSolved(question: Question): Following {
     else waiting.current = [...waiting.current, act]
   }, [])
   if (heard && 'failed' in heard) throw heard.failed
-  return { answer: heard, onceShown }
+  return { answer: heard, onceShown, isLate: late === question && heard?.of !== question }
 }

@@ -8,6 +8,7 @@ import { useJobState } from '../api/queries'
 import { JobProvider, useDesign, useJobActions, useSending, useStanding } from '../job/JobContext'
 import { WhoIsWorking } from '../job/WhoIsWorking'
 import { NotSent } from '../sync/NotSent'
+import { solvingHere } from '../work/solving'
 import { Button } from '../ui/Button'
 import { Logo, Mark } from '../ui/icons'
 import { KeptCopy } from '../ui/KeptCopy'
@@ -25,6 +26,8 @@ import { phone } from '../ui/phone'
 export function JobShell() {
   const { jobId = '', sheet = 'site' } = useParams()
   const { data, error, isPending } = useJobState(jobId)
+  // Beside the job itself, which is asked for now.
+  useEffect(() => solvingHere.begin(), [])
   const id: SheetId = isSheet(sheet) ? sheet : (oldSheetIds[sheet] ?? 'site')
   if (data)
     return (
@@ -54,7 +57,7 @@ function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: 
   const { draft } = useDesign()
   const { state, judgement } = useStanding()
   const { clearRefusal } = useJobActions()
-  const { refusal } = useSending()
+  const { refusal, isLate } = useSending()
   const stage = stageOfSheet(sheet)
   const page = useRef<HTMLElement>(null)
   const tabs = useRef<HTMLElement>(null)
@@ -135,7 +138,7 @@ function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: 
           )
         })}
       </Tabs>
-      <Body id="sheet" ref={page} tabIndex={-1}>
+      <Body id="sheet" ref={page} tabIndex={-1} aria-busy={isLate || undefined}>
         <KeptCopy />
         <NotSent jobId={state.id} />
         {refusal && (
@@ -381,6 +384,9 @@ const Body = styled.main`
   outline: none;
   min-height: 0;
   position: relative;
+  &[aria-busy] {
+    opacity: 0.55;
+  }
 `
 const Refused = styled.div`
   display: flex;

@@ -10,16 +10,22 @@ const words = {
   refused: 'Not saved',
 } as const
 
-/** Whether the server has what was typed. */
+/** Whether the server has what was typed, and the figures are those of it. */
 export function SaveLine() {
   const { draft } = useDesign()
-  const { waiting, notSent } = useSending()
+  const { waiting, notSent, isLate } = useSending()
   const { save, says } = draft
   const kept = waiting > 0 && (save === 'saved' || save === 'waiting')
   if (notSent > 0 && (save === 'saved' || save === 'waiting'))
     return (
       <Line role="status" data-save="refused">
         {notSent} not sent
+      </Line>
+    )
+  if (isLate)
+    return (
+      <Line role="status" data-save="waiting">
+        Figures follow …
       </Line>
     )
   if (kept)

@@ -132,3 +132,18 @@ test('where it cannot be fetched that is said, and it is tried again', async () 
   await ask(asking, questionOf(weir))
   expect(workers).toHaveLength(2)
 })
+
+test('one that gives no answer is not waited for for ever, and the next is another one', async () => {
+  jest.useFakeTimers({ doNotFake: ['queueMicrotask'] })
+  const asking = begun()
+  await ask(asking, questionOf(weir))
+  for (const worker of workers) worker.postMessage = () => undefined
+  const heard = askAll(asking, questionOf(longer(weir, 31)))
+  jest.advanceTimersByTime(20_000)
+  expect(await heard).toMatchObject({
+    failed: { message: expect.stringContaining('no answer') as string },
+  })
+  jest.useRealTimers()
+  const { solution } = await ask(asking, questionOf(longer(weir, 32)))
+  expect(plain(solution)).toEqual(plain(solve(longer(weir, 32))))
+})

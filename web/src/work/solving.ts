@@ -16,6 +16,9 @@ interface Asking {
 
 const notHere =
   'What works out the figures is not on this device yet, and the server does not answer.'
+const noAnswer = 'What works out the figures gave no answer.'
+/** A page waits this long for an answer: a slow phone takes a second, something that died for ever. */
+const patience_ms = 20_000
 
 /** Has the job that is open solved off the page, in a worker that is kept for the next question. */
 export function solving(start: () => Worker): Asking {
@@ -24,7 +27,10 @@ export function solving(start: () => Worker): Asking {
   let told: Partial<Question> = {}
   let heardFrom = hearing()
   let last: { readonly of: Question; readonly hear: (heard: Heard) => void } | undefined
+  let hasAnswered = false
+  let timer: ReturnType<typeof setTimeout> | undefined
   const fail = (failed: Error) => {
+    clearTimeout(timer)
     // The next question starts another one, and tells it everything.
     worker?.terminate()
     worker = undefined
@@ -35,9 +41,12 @@ export function solving(start: () => Worker): Asking {
     const begun = start()
     worker = begun
     told = {}
+    hasAnswered = false
     heardFrom = hearing()
     begun.onmessage = ({ data }: MessageEvent<Answered>) => {
       if (data.kind !== 'solved') return
+      hasAnswered = true
+      if (data.job.n === n) clearTimeout(timer)
       if ('failed' in data.job)
         return data.job.n === n ? fail(new Error(data.job.failed)) : undefined
       // Heard though it is overtaken: what has not changed since is not handed over again.
@@ -58,6 +67,11 @@ export function solving(start: () => Worker): Asking {
       )
       told = question
       const job: ToSolve = { n, ...Object.fromEntries(changed.map((key) => [key, question[key]])) }
+      clearTimeout(timer)
+      timer = setTimeout(
+        () => fail(hasAnswered ? new Error(noAnswer) : new NotFetched(notHere)),
+        patience_ms,
+      )
       to.postMessage({ kind: 'solve', job } satisfies Asked)
     },
   }
