@@ -1,4 +1,4 @@
-import { solvingHere } from '../work/solving'
+import { startEarly } from '../work/startWorker'
 import { fetchPage, isSheet } from './pages'
 
 /**
@@ -8,7 +8,7 @@ import { fetchPage, isSheet } from './pages'
 export function fetchShown(path: string): void {
   const [, sheet] = /^\/jobs\/[\w-]+\/(\w+)/.exec(path) ?? []
   if (sheet === undefined) return
-  solvingHere.begin()
+  startEarly()
   // What cannot be fetched now is fetched, and said, when it is drawn.
   void import('./JobShell').catch(() => undefined)
   if (isSheet(sheet)) void fetchPage(sheet)

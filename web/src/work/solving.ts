@@ -2,7 +2,7 @@ import type { Answered, Asked } from './asked'
 import type { JobAnswer, Question, ToSolve } from './handed'
 import { hearing } from './handed'
 import { NotFetched } from './NotFetched'
-import { startWorker } from './startWorker'
+import { takeWorker } from './startWorker'
 
 /** What a question came to, or what went wrong. */
 export type Heard = JobAnswer | { readonly of: Question; readonly failed: Error }
@@ -78,4 +78,4 @@ export function solving(start: () => Worker): Asking {
 }
 
 /** The one of this page. */
-export const solvingHere = solving(startWorker)
+export const solvingHere = solving(takeWorker)
