@@ -107,7 +107,11 @@ function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: 
         <ThemeSwitch />
         <SaveLine />
       </Title>
-      <Tabs ref={tabs} aria-label={`Sheets of ${stageNames[stage]}`}>
+      <Tabs
+        ref={tabs}
+        aria-busy={isLate || undefined}
+        aria-label={`Sheets of ${stageNames[stage]}`}
+      >
         {stageSheets[stage].map((id) => {
           const { name, state: at } = judgement.sheets[id]
           const kind = tabMarks[at] ?? 'not-yet'
@@ -322,6 +326,9 @@ const Tabs = styled.nav`
   overflow-x: auto;
   overflow-y: hidden;
   scrollbar-width: none;
+  &[aria-busy] {
+    opacity: 0.55;
+  }
 `
 const Tab = styled(Link)`
   display: flex;

@@ -41,8 +41,8 @@ function Broken({ name, error, resetErrorBoundary }: FallbackProps & { readonly 
       </h2>
       {error instanceof NotFetched ? (
         <p>
-          {error.message} What you typed is kept. Try again when there is a signal, or go on with
-          another sheet.
+          {error.message} What you typed is kept. Try again when there is a signal, or go on
+          elsewhere.
         </p>
       ) : (
         <p>
