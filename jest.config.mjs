@@ -22,6 +22,7 @@ export default {
     '<rootDir>/scripts/pluginNames.ts',
     '<rootDir>/scripts/browserGaps.ts',
   ],
+  setupFilesAfterEnv: ['<rootDir>/scripts/lateHere.ts'],
   // A machine that does other things meanwhile is slow, not wrong.
   testTimeout: 30000,
 }

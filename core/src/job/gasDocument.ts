@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { gasMethods } from '../methods/gas/network'
+import { gasMethods } from '../methods/gas/methodNames'
 import { materialNames } from '../methods/materials/pipes'
 import { permittedFallMeters } from '../methods/test/testRules'
 import { count, Evidence, id, known, name, rowsOf } from './known'

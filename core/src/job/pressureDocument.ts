@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { emitterTypes } from '../methods/circuit/emitters'
-import { fluidKinds } from '../methods/fluid/glycol'
+import { fluidKinds } from '../methods/fluid/fluidKinds'
 import { materialNames } from '../methods/materials/pipes'
 import { valveOutlets } from '../methods/relief/catalogue'
 import { dischargeMaterials, dischargeSizes } from '../methods/relief/dischargePipe'

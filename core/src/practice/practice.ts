@@ -1,5 +1,5 @@
 import type { Source } from '../answer/sources'
-import type { LowGasMethod } from '../methods/gas/network'
+import type { LowGasMethod } from '../methods/gas/methodNames'
 import type { InletKind } from '../methods/inlet-group/inletGroup'
 import type { MaterialName } from '../methods/materials/pipes'
 import type { UnitSet } from '../units/measure'

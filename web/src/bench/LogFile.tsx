@@ -6,7 +6,7 @@ import { FileTrigger } from 'react-aria-components'
 import styled from 'styled-components'
 import { useReadBy } from '../job/JobContext'
 import { Button } from '../ui/Button'
-import { Choice } from '../ui/fields'
+import { Choice } from '../ui/Choice'
 import { phone } from '../ui/phone'
 
 /** A file as it was read, and what its columns are said to be. */

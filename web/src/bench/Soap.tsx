@@ -7,7 +7,7 @@ import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import type { Dates } from '../ui/dates'
 import { DoneHead, DoneRow } from '../ui/DoneRow'
-import { Choice } from '../ui/fields'
+import { Choice } from '../ui/Choice'
 import { Mark } from '../ui/icons'
 import { phone } from '../ui/phone'
 

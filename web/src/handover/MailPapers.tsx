@@ -9,7 +9,7 @@ import { useKeptText } from '../job/useKeptText'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { DoneForm } from '../ui/DoneRow'
-import { Choice } from '../ui/fields'
+import { Choice } from '../ui/Choice'
 import { TextLine } from '../ui/TextLine'
 import { AnswerRow } from './AnswerRow'
 

@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react'
 import { Chart } from 'react-chartjs-2'
 import styled from 'styled-components'
 import { useDesign, useReadBy } from '../job/JobContext'
-import { Choice } from '../ui/fields'
+import { Choice } from '../ui/Choice'
 import { chartFont, dashes, still, useChartLook } from './chartLook'
 import { phone } from '../ui/phone'
 

@@ -2,7 +2,7 @@ import type { HeatAnswer } from '@hestian/core'
 import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { Toggle } from '../ui/Toggle'
 import { Prose, SectionHead } from '../ui/Answer'
-import { Choice } from '../ui/fields'
+import { Choice } from '../ui/Choice'
 import { Ledger, QuantityRow } from '../ui/QuantityRow'
 import { knownOf } from '../ui/quantity'
 

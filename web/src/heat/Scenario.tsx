@@ -8,7 +8,8 @@ import { useDesign, useJobActions } from '../job/JobContext'
 import { Drop } from '../ui/Drop'
 import { Prose } from '../ui/Answer'
 import { Button } from '../ui/Button'
-import { Choice, InlineCount } from '../ui/fields'
+import { Choice } from '../ui/Choice'
+import { InlineCount } from '../ui/fields'
 import { phone } from '../ui/phone'
 
 const hhmm = (seconds: number) =>

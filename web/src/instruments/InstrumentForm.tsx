@@ -7,7 +7,7 @@ import { z } from 'zod'
 import { ApiError, call, newId } from '../api/client'
 import { Button } from '../ui/Button'
 import { DoneForm } from '../ui/DoneRow'
-import { Choice } from '../ui/fields'
+import { Choice } from '../ui/Choice'
 import { kindWords } from './instrumentSays'
 
 const kinds = instrumentKinds.map((id) => ({ id, text: kindWords[id] }))

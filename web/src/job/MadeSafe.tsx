@@ -7,7 +7,7 @@ import { useDesign, useJobActions, useReadBy, useStanding } from './JobContext'
 import { useKeptText } from './useKeptText'
 import { Prose, SectionHead } from '../ui/Answer'
 import { Button } from '../ui/Button'
-import { Choice } from '../ui/fields'
+import { Choice } from '../ui/Choice'
 import { Mark } from '../ui/icons'
 import { phone } from '../ui/phone'
 

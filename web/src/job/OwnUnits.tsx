@@ -5,7 +5,7 @@ import { useState } from 'react'
 import styled from 'styled-components'
 import { z } from 'zod'
 import { ApiError, call } from '../api/client'
-import { Choice } from '../ui/fields'
+import { Choice } from '../ui/Choice'
 
 const offered: readonly { readonly measure: Measure; readonly name: string }[] = [
   { measure: 'water-pressure', name: 'Water pressure' },

@@ -2,7 +2,7 @@ import type { BoardPage, BoardQuery } from '@hestian/core'
 import { boardSorts, boardStages } from '@hestian/core'
 import styled from 'styled-components'
 import { Button } from '../ui/Button'
-import { LateChoice } from '../ui/LateChoice'
+import { Choice } from '../ui/Choice'
 import { stageWords } from './stageWords'
 import { phone } from '../ui/phone'
 
@@ -24,7 +24,7 @@ interface NarrowingProps {
 export function Narrowing({ query, change, data }: NarrowingProps) {
   return (
     <Line>
-      <LateChoice
+      <Choice
         labelled
         label="Stage"
         value={query.stage}
@@ -34,7 +34,7 @@ export function Narrowing({ query, change, data }: NarrowingProps) {
         }))}
         onChoose={(stage) => change({ stage })}
       />
-      <LateChoice
+      <Choice
         labelled
         label="Order"
         value={query.sort}

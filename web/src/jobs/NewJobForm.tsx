@@ -10,7 +10,7 @@ import { aJob } from '../api/queries'
 import { useKeptText } from '../job/useKeptText'
 import { useWho } from '../job/WhoContext'
 import { Button } from '../ui/Button'
-import { LateChoice } from '../ui/LateChoice'
+import { Choice } from '../ui/Choice'
 import { phone } from '../ui/phone'
 
 const longest = { name: 120, address: 300 }
@@ -87,7 +87,7 @@ export function NewJobForm({ onClose }: { readonly onClose: () => void }) {
         <Input />
         <FieldError>{addressSays}</FieldError>
       </TextField>
-      <LateChoice
+      <Choice
         labelled
         label="Practice"
         value={practice}

@@ -1,16 +1,11 @@
 import type { RowsRead, TableRow } from '@hestian/core'
 import type { ReactElement } from 'react'
-import { lazy, Suspense } from 'react'
-import {
-  Button as AriaButton,
-  Dialog,
-  DialogTrigger,
-  Modal,
-  ModalOverlay,
-} from 'react-aria-components'
+import { lazy, Suspense, useState } from 'react'
+import { Button as AriaButton } from 'react-aria-components'
 import styled from 'styled-components'
 import { useStanding } from '../job/JobContext'
 import { Button } from '../ui/Button'
+import { Window } from '../ui/lateEditor'
 import { saveFile } from '../ui/saveFile'
 
 type Reading = <S>(props: TableIoProps<S> & { readonly close: () => void }) => ReactElement
@@ -32,6 +27,8 @@ export interface TableIoProps<S> {
 export function TableIo<S>(props: TableIoProps<S>) {
   const { frozen } = useStanding()
   const { fileName, columns, rows, count } = props
+  const [isOpen, setOpen] = useState(false)
+  const close = () => setOpen(false)
   const save = async () => {
     const { toCsv } = await import('./csv')
     saveFile(fileName, 'text/csv', toCsv(columns, rows()))
@@ -44,20 +41,16 @@ export function TableIo<S>(props: TableIoProps<S>) {
         </Button>
       )}
       {!frozen && (
-        <DialogTrigger>
-          <Opener>Paste or read a table</Opener>
-          <Over>
-            <Modal>
-              <Dialog aria-label="Pipes from a table">
-                {({ close }) => (
-                  <Suspense>
-                    <TableReader {...props} close={close} />
-                  </Suspense>
-                )}
-              </Dialog>
-            </Modal>
-          </Over>
-        </DialogTrigger>
+        <Opener aria-haspopup="dialog" aria-expanded={isOpen} onPress={() => setOpen(true)}>
+          Paste or read a table
+        </Opener>
+      )}
+      {isOpen && (
+        <Over label="Pipes from a table" onClose={close}>
+          <Suspense>
+            <TableReader {...props} close={close} />
+          </Suspense>
+        </Over>
       )}
     </Bar>
   )
@@ -88,24 +81,8 @@ const Opener = styled(AriaButton)`
     min-height: 48px;
   }
 `
-const Over = styled(ModalOverlay)`
-  position: fixed;
-  inset: 0;
-  background: color-mix(in srgb, var(--off-bg) 60%, transparent);
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  justify-items: center;
-  align-items: center;
-  padding: 16px;
-  z-index: 40;
-  > * {
-    background: var(--paper);
-    border: 1.5px solid var(--ink);
-    max-width: 720px;
-    width: 100%;
-    min-width: 0;
-    box-sizing: border-box;
-    max-height: 92dvh;
-    overflow: auto;
-  }
+const Over = styled(Window)`
+  background: var(--paper);
+  border: 1.5px solid var(--ink);
+  width: min(720px, calc(100vw - 32px));
 `

@@ -7,7 +7,7 @@ import { enter } from '../job/enter'
 import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
 import { DoneForm } from '../ui/DoneRow'
-import { Choice } from '../ui/fields'
+import { Choice } from '../ui/Choice'
 import { TextLine } from '../ui/TextLine'
 
 export const roleOptions = roles.map((id) => ({ id, text: roleWords[id] }))

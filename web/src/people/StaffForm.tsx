@@ -16,7 +16,7 @@ import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
 import { Day } from '../ui/Day'
 import { DoneForm } from '../ui/DoneRow'
-import { Choice } from '../ui/fields'
+import { Choice } from '../ui/Choice'
 import { TextLine } from '../ui/TextLine'
 import { roleOptions } from './AddPerson'
 

@@ -2,7 +2,8 @@ import type { PanNeed } from '@hestian/core'
 import { useDesign, useJobActions } from '../job/JobContext'
 import { Schools } from '../job/Schools'
 import { Prose, SectionHead } from '../ui/Answer'
-import { Choice, InlineText } from '../ui/fields'
+import { Choice } from '../ui/Choice'
+import { InlineText } from '../ui/fields'
 import { Cell, Row, RowHead, Table } from '../ui/Table'
 
 const reasons: Readonly<Record<PanNeed['because'], string>> = {

@@ -1,7 +1,7 @@
 import { known } from '../ui/numbers'
 import { useDesign, useJobActions } from '../job/JobContext'
 import { Prose, SectionHead } from '../ui/Answer'
-import { Choice } from '../ui/fields'
+import { Choice } from '../ui/Choice'
 import { Ledger, QuantityRow } from '../ui/QuantityRow'
 import { Cell, Row, RowHead, Table } from '../ui/Table'
 

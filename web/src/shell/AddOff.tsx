@@ -6,7 +6,7 @@ import styled from 'styled-components'
 import { useJobActions, useStanding } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
-import { Choice } from '../ui/fields'
+import { Choice } from '../ui/Choice'
 
 const states = (Object.keys(offWords) as OffState[]).filter((state) => state !== 'unlit')
 

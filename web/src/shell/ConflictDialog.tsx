@@ -1,8 +1,9 @@
 import type { Conflict } from '@hestian/core'
-import { Dialog, Heading, Modal, ModalOverlay } from 'react-aria-components'
+import { Heading } from 'react-aria-components'
 import styled from 'styled-components'
 import { useDesign } from '../job/JobContext'
 import { Button } from '../ui/Button'
+import { Window } from '../ui/lateEditor'
 
 const shown = (value: unknown): string => {
   if (value === undefined || value === null) return 'nothing'
@@ -16,60 +17,47 @@ const shown = (value: unknown): string => {
 export function ConflictDialog() {
   const { draft } = useDesign()
   const { conflict } = draft
+  if (!conflict) return null
   return (
-    <Overlay isOpen={conflict !== undefined}>
-      <Modal>
-        <Sheet role="alertdialog">
-          <Heading slot="title">Somebody else changed the same values.</Heading>
-          <p>
-            Merged, everything else of both versions is kept. Taking theirs, yours is one undo
-            (Ctrl+Z) away. Values in SI.
-          </p>
-          <table>
-            <thead>
-              <tr>
-                <th>Where</th>
-                <th>Yours</th>
-                <th>Theirs</th>
-              </tr>
-            </thead>
-            <tbody>
-              {conflict?.conflicts.map((one: Conflict) => (
-                <tr key={one.path.join('.')}>
-                  <td>{one.path.join(', ')}</td>
-                  <td>{shown(one.mine)}</td>
-                  <td>{shown(one.theirs)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          <Actions>
-            <Button look="go" autoFocus onPress={() => draft.settle('merge')}>
-              Merge, keep mine here
-            </Button>
-            <Button onPress={() => draft.settle('reload')}>Take theirs</Button>
-          </Actions>
-        </Sheet>
-      </Modal>
-    </Overlay>
+    <Sheet isAlert>
+      <Heading slot="title">Somebody else changed the same values.</Heading>
+      <p>
+        Merged, everything else of both versions is kept. Taking theirs, yours is one undo (Ctrl+Z)
+        away. Values in SI.
+      </p>
+      <table>
+        <thead>
+          <tr>
+            <th>Where</th>
+            <th>Yours</th>
+            <th>Theirs</th>
+          </tr>
+        </thead>
+        <tbody>
+          {conflict.conflicts.map((one: Conflict) => (
+            <tr key={one.path.join('.')}>
+              <td>{one.path.join(', ')}</td>
+              <td>{shown(one.mine)}</td>
+              <td>{shown(one.theirs)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <Actions>
+        <Button look="go" autoFocus onPress={() => draft.settle('merge')}>
+          Merge, keep mine here
+        </Button>
+        <Button onPress={() => draft.settle('reload')}>Take theirs</Button>
+      </Actions>
+    </Sheet>
   )
 }
 
-const Overlay = styled(ModalOverlay)`
-  position: fixed;
-  inset: 0;
-  background: rgb(0 0 0 / 45%);
-  display: grid;
-  place-items: center;
-  z-index: 50;
-`
-const Sheet = styled(Dialog)`
+const Sheet = styled(Window)`
   background: var(--sheet);
   border: 1.5px solid var(--ink);
   padding: 24px;
   width: min(640px, 96vw);
-  max-height: 90vh;
-  overflow: auto;
   display: grid;
   gap: 12px;
   h2 {

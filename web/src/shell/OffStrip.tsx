@@ -1,17 +1,12 @@
 import type { OffItem } from '@hestian/core'
 import { isBackBefore, leftOf, offWords } from '@hestian/core'
-import {
-  Button as AriaButton,
-  Dialog,
-  DialogTrigger,
-  Heading,
-  Modal,
-  ModalOverlay,
-} from 'react-aria-components'
+import { useState } from 'react'
+import { Button as AriaButton, Heading } from 'react-aria-components'
 import styled from 'styled-components'
 import { useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { dayOf } from '../ui/dates'
 import { PlantSymbol } from '../ui/icons'
+import { Window } from '../ui/lateEditor'
 import { AddOff } from './AddOff'
 import { phone } from '../ui/phone'
 
@@ -98,39 +93,37 @@ function PutBack({ item }: { readonly item: OffItem }) {
 function OffList({ more }: { readonly more: number }) {
   const { judgement } = useStanding()
   const { nameOf, dates } = useReadBy()
+  const [isOpen, setOpen] = useState(false)
+  const close = () => setOpen(false)
   return (
-    <DialogTrigger>
-      <ListButton>{more > 0 ? `and ${more} more` : 'Off list'}</ListButton>
-      <Overlay isDismissable>
-        <Modal>
-          <Sheet>
-            {({ close }) => (
-              <>
-                <Heading slot="title">Off on site</Heading>
-                <ul>
-                  {judgement.off.map((item) => (
-                    <li key={item.id}>
-                      <PlantSymbol state={item.body.state} />
-                      <div>
-                        <b>{item.body.name}</b> {offWords[item.body.state]}
-                        <br />
-                        <small>
-                          {item.body.because}; {item.body.where}; {nameOf(item.by)},{' '}
-                          {dates.dayOf(item.at)}
-                        </small>
-                      </div>
-                      <PutBack item={item} />
-                    </li>
-                  ))}
-                </ul>
-                <AddOff />
-                <AriaButton onPress={close}>Close</AriaButton>
-              </>
-            )}
-          </Sheet>
-        </Modal>
-      </Overlay>
-    </DialogTrigger>
+    <>
+      <ListButton aria-haspopup="dialog" aria-expanded={isOpen} onPress={() => setOpen(true)}>
+        {more > 0 ? `and ${more} more` : 'Off list'}
+      </ListButton>
+      {isOpen && (
+        <Sheet isAtFoot onClose={close}>
+          <Heading slot="title">Off on site</Heading>
+          <ul>
+            {judgement.off.map((item) => (
+              <li key={item.id}>
+                <PlantSymbol state={item.body.state} />
+                <div>
+                  <b>{item.body.name}</b> {offWords[item.body.state]}
+                  <br />
+                  <small>
+                    {item.body.because}; {item.body.where}; {nameOf(item.by)},{' '}
+                    {dates.dayOf(item.at)}
+                  </small>
+                </div>
+                <PutBack item={item} />
+              </li>
+            ))}
+          </ul>
+          <AddOff />
+          <AriaButton onPress={close}>Close</AriaButton>
+        </Sheet>
+      )}
+    </>
   )
 }
 
@@ -303,20 +296,10 @@ const ListButton = styled(AriaButton)`
   min-height: 44px;
   flex: none;
 `
-const Overlay = styled(ModalOverlay)`
-  position: fixed;
-  inset: 0;
-  background: rgb(0 0 0 / 45%);
-  display: grid;
-  place-items: end center;
-  z-index: 40;
-`
-const Sheet = styled(Dialog)`
+const Sheet = styled(Window)`
   background: var(--tag);
   color: var(--tag-ink);
   width: min(640px, 100vw);
-  max-height: 80vh;
-  overflow: auto;
   padding: 20px 24px;
   h2 {
     font: 650 var(--head-3)/24px var(--head);

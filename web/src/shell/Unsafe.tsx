@@ -1,61 +1,47 @@
 import type { SheetId } from '@hestian/core'
 import { openUnsafe } from '@hestian/core'
-import { lazy, Suspense } from 'react'
-import {
-  Button as AriaButton,
-  Dialog,
-  DialogTrigger,
-  Modal,
-  ModalOverlay,
-} from 'react-aria-components'
+import { useState } from 'react'
+import { Button as AriaButton } from 'react-aria-components'
 import styled from 'styled-components'
 import { useStanding } from '../job/JobContext'
 import { Mark } from '../ui/icons'
+import { late } from '../ui/late'
+import { Window } from '../ui/lateEditor'
 import { phone } from '../ui/phone'
 
-const UnsafeForm = lazy(async () => {
-  try {
-    return { default: (await import('../unsafe/UnsafeForm')).UnsafeForm }
-  } catch {
-    return { default: NotHere }
-  }
-})
-
 /** The job stays usable; what is unsafe is not left unsaid for want of a form. */
-function NotHere() {
-  return (
-    <p role="alert">
-      This form is not on this device yet, and the server does not answer. Make it safe and write it
-      down on paper; open the page again when there is a signal, and record it then.
-    </p>
-  )
-}
+const notHere =
+  'This form is not on this device yet, and the server does not answer. Make it safe and write it down on paper; open the page again when there is a signal, and record it then.'
+
+const UnsafeForm = late(
+  async () => (await import('../unsafe/UnsafeForm')).UnsafeForm,
+  <p role="status">Fetching …</p>,
+)
 
 /** From every sheet: something here is unsafe. While it is, it says so. */
 export function Unsafe({ sheet }: { readonly sheet: SheetId }) {
   const { judgement } = useStanding()
+  const [isOpen, setOpen] = useState(false)
   const open = openUnsafe(judgement.unsafe).length
+  const close = () => setOpen(false)
   return (
-    <DialogTrigger>
+    <>
       <Press
         data-open={open > 0 || undefined}
         aria-label={open > 0 ? `Unsafe: ${open} open` : 'Unsafe situation'}
+        aria-haspopup="dialog"
+        aria-expanded={isOpen}
+        onPress={() => setOpen(true)}
       >
         <Mark kind={open > 0 ? 'stop' : 'not-yet'} size={18} />
         <span>{open > 0 ? `Unsafe: ${open}` : 'Unsafe'}</span>
       </Press>
-      <Overlay isDismissable>
-        <Modal>
-          <Sheet>
-            {({ close }) => (
-              <Suspense fallback={<p role="status">Fetching …</p>}>
-                <UnsafeForm sheet={sheet} onClose={close} />
-              </Suspense>
-            )}
-          </Sheet>
-        </Modal>
-      </Overlay>
-    </DialogTrigger>
+      {isOpen && (
+        <Sheet notHere={notHere} onClose={close}>
+          <UnsafeForm notHere={notHere} sheet={sheet} onClose={close} />
+        </Sheet>
+      )}
+    </>
   )
 }
 
@@ -89,21 +75,10 @@ const Press = styled(AriaButton)`
     }
   }
 `
-const Overlay = styled(ModalOverlay)`
-  position: fixed;
-  inset: 0;
-  background: rgb(0 0 0 / 45%);
-  display: grid;
-  place-items: center;
-  z-index: 40;
-`
-const Sheet = styled(Dialog)`
+const Sheet = styled(Window)`
   background: var(--paper);
   color: var(--ink);
   width: min(680px, 100vw);
-  max-height: 92vh;
-  overflow: auto;
   padding: 20px 24px;
   border-top: 4px solid var(--stop);
-  outline: none;
 `

@@ -2,6 +2,7 @@ import type { SheetId } from '@hestian/core'
 import type { ComponentType } from 'react'
 import { lazy } from 'react'
 import { NotFetched } from '../work/NotFetched'
+import { editorParts } from '../ui/lateEditor'
 import { lateParts } from './lateParts'
 
 interface Here {
@@ -89,7 +90,11 @@ const idle = (): Promise<unknown> =>
  * fetched when it is shown.
  */
 export async function fetchAllPages(): Promise<void> {
-  const all = [...[walk, ...Object.values(pages)].map(({ fetched }) => fetched), ...lateParts]
+  const all = [
+    ...editorParts,
+    ...[walk, ...Object.values(pages)].map(({ fetched }) => fetched),
+    ...lateParts,
+  ]
   for (const fetched of all) {
     await idle()
     await Promise.allSettled([fetched()])

@@ -1,9 +1,10 @@
 import type { LookKey, LookQuestion } from '@hestian/core'
 import { answerText, inWords, ofKind } from '@hestian/core'
-import { Button as AriaButton, Dialog, DialogTrigger } from 'react-aria-components'
+import { useRef, useState } from 'react'
+import { Button as AriaButton } from 'react-aria-components'
 import styled from 'styled-components'
 import { useDesign, useReadBy, useStanding } from '../job/JobContext'
-import { EditorPopover } from '../ui/QuantityRow'
+import { Beside } from '../ui/lateEditor'
 import { rowId } from '../ui/quantity'
 import { NotesHere } from '../ui/SheetPage'
 import { LookForm } from './LookForm'
@@ -21,6 +22,8 @@ export function LookRow({
   const { draft, solution } = useDesign()
   const { state } = useStanding()
   const { nameOf, dates } = useReadBy()
+  const trigger = useRef<HTMLButtonElement>(null)
+  const [isOpen, setOpen] = useState(false)
   const place = `survey.looked.${question.key}`
   const seen = draft.document.survey.looked[question.key]
   const record = ofKind(state.records, 'looked').findLast((one) => one.id === seen?.recordId)
@@ -29,27 +32,32 @@ export function LookRow({
   const by = record && seen ? `, ${nameOf(record.by)}, ${dates.dayTime(record.at)}` : ''
   return (
     <li>
-      <DialogTrigger>
-        <Row data-place={place} id={rowId(place)}>
-          <span>{name}</span>
-          <b data-pencil={!seen || seen.basis === 'assumed' || undefined}>
-            {seen ? answerText(question.key, seen.answer) : '?'}
-          </b>
-          <small title={seen?.note ?? ''}>
-            {from}
-            {by}
-            {seen?.note ? `: ${seen.note}` : ''}
-            {record?.body.photos
-              ? `, ${record.body.photos.length} photo${record.body.photos.length > 1 ? 's' : ''}`
-              : ''}
-          </small>
-        </Row>
-        <EditorPopover placement="bottom end" offset={2}>
-          <Dialog aria-label={name}>
-            {({ close }) => <LookForm question={question} done={close} />}
-          </Dialog>
-        </EditorPopover>
-      </DialogTrigger>
+      <Row
+        ref={trigger}
+        data-place={place}
+        id={rowId(place)}
+        aria-haspopup="dialog"
+        aria-expanded={isOpen}
+        onPress={() => setOpen(true)}
+      >
+        <span>{name}</span>
+        <b data-pencil={!seen || seen.basis === 'assumed' || undefined}>
+          {seen ? answerText(question.key, seen.answer) : '?'}
+        </b>
+        <small title={seen?.note ?? ''}>
+          {from}
+          {by}
+          {seen?.note ? `: ${seen.note}` : ''}
+          {record?.body.photos
+            ? `, ${record.body.photos.length} photo${record.body.photos.length > 1 ? 's' : ''}`
+            : ''}
+        </small>
+      </Row>
+      {isOpen && (
+        <Beside label={name} trigger={trigger} onClose={() => setOpen(false)}>
+          <LookForm question={question} done={() => setOpen(false)} />
+        </Beside>
+      )}
       <NotesHere place={place} />
     </li>
   )

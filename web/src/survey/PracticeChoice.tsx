@@ -1,11 +1,11 @@
 import type { PracticeName } from '@hestian/core'
 import { practiceNames, practices } from '@hestian/core'
 import { useState } from 'react'
-import { Dialog, Modal, ModalOverlay } from 'react-aria-components'
 import styled from 'styled-components'
 import { useDesign, useJobActions } from '../job/JobContext'
 import { Button } from '../ui/Button'
-import { Choice } from '../ui/fields'
+import { Choice } from '../ui/Choice'
+import { Window } from '../ui/lateEditor'
 import { useWorker } from '../work/useWorker'
 
 /**
@@ -38,67 +38,53 @@ export function PracticeChoice() {
       {to && work.state === 'broken' && (
         <p role="alert">What would change could not be worked out. Choose the practice again.</p>
       )}
-      <Overlay
-        isOpen={asked !== undefined}
-        onOpenChange={(open) => {
-          if (!open) leave()
-        }}
-        isDismissable
-      >
-        <Modal>
-          {asked && (
-            <Dialog aria-label="Change of practice">
-              <h2>{practices[asked.to].label}: what changes</h2>
-              <p>
-                Every stored value stays as it was entered. It is shown, worded and judged by the
-                other practice.
-              </p>
-              <List
-                title="Answers"
-                rows={asked.change.answers.map(
-                  (row) => `${row.what}: ${row.from} becomes ${row.to}`,
-                )}
-              />
-              <List
-                title="Methods"
-                rows={asked.change.methods.map(
-                  (row) => `${row.what}: ${row.from} becomes ${row.to}`,
-                )}
-              />
-              <List title="Appears" rows={asked.change.appear} />
-              <List title="Goes" rows={asked.change.go} />
-              <List
-                title="Units"
-                rows={[
-                  asked.change.units
-                    .map((row) => `${row.measure.replace('-', ' ')} in ${row.to}`)
-                    .join(', '),
-                ].filter(Boolean)}
-              />
-              <List
-                title="Words"
-                rows={[asked.change.words.map((row) => `${row.from}: ${row.to}`).join(', ')].filter(
-                  Boolean,
-                )}
-              />
-              <div>
-                <Button
-                  look="go"
-                  onPress={() => {
-                    edit([{ path: ['practice'], value: asked.to }])
-                    leave()
-                  }}
-                >
-                  Take {practices[asked.to].label}
-                </Button>
-                <Button look="text" onPress={leave}>
-                  Leave it
-                </Button>
-              </div>
-            </Dialog>
-          )}
-        </Modal>
-      </Overlay>
+      {asked && (
+        <Changes label="Change of practice" onClose={leave}>
+          <h2>{practices[asked.to].label}: what changes</h2>
+          <p>
+            Every stored value stays as it was entered. It is shown, worded and judged by the other
+            practice.
+          </p>
+          <List
+            title="Answers"
+            rows={asked.change.answers.map((row) => `${row.what}: ${row.from} becomes ${row.to}`)}
+          />
+          <List
+            title="Methods"
+            rows={asked.change.methods.map((row) => `${row.what}: ${row.from} becomes ${row.to}`)}
+          />
+          <List title="Appears" rows={asked.change.appear} />
+          <List title="Goes" rows={asked.change.go} />
+          <List
+            title="Units"
+            rows={[
+              asked.change.units
+                .map((row) => `${row.measure.replace('-', ' ')} in ${row.to}`)
+                .join(', '),
+            ].filter(Boolean)}
+          />
+          <List
+            title="Words"
+            rows={[asked.change.words.map((row) => `${row.from}: ${row.to}`).join(', ')].filter(
+              Boolean,
+            )}
+          />
+          <div>
+            <Button
+              look="go"
+              onPress={() => {
+                edit([{ path: ['practice'], value: asked.to }])
+                leave()
+              }}
+            >
+              Take {practices[asked.to].label}
+            </Button>
+            <Button look="text" onPress={leave}>
+              Leave it
+            </Button>
+          </div>
+        </Changes>
+      )}
     </>
   )
 }
@@ -115,28 +101,13 @@ const List = ({ title, rows }: { readonly title: string; readonly rows: readonly
     </section>
   )
 
-const Overlay = styled(ModalOverlay)`
-  position: fixed;
-  inset: 0;
-  background: color-mix(in srgb, var(--off-bg) 60%, transparent);
+const Changes = styled(Window)`
   display: grid;
-  place-items: center;
-  z-index: 100;
-  padding: 16px;
-  > div {
-    background: var(--sheet);
-    border: 1.5px solid var(--ink);
-    max-width: 640px;
-    width: 100%;
-    max-height: 86dvh;
-    overflow: auto;
-    padding: 20px 24px;
-  }
-  [role='dialog'] {
-    display: grid;
-    gap: 12px;
-    outline: none;
-  }
+  gap: 12px;
+  width: min(640px, calc(100vw - 32px));
+  padding: 20px 24px;
+  background: var(--sheet);
+  border: 1.5px solid var(--ink);
   h2 {
     font: 700 var(--head-1)/30px var(--head);
     margin: 0;
@@ -154,7 +125,7 @@ const Overlay = styled(ModalOverlay)`
     font-size: var(--small);
     line-height: 20px;
   }
-  [role='dialog'] > div {
+  > div {
     display: flex;
     gap: 20px;
     align-items: center;

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react'
 import { Input, Label, TextField } from 'react-aria-components'
 import styled from 'styled-components'
-import { Choice } from '../ui/fields'
+import { Choice } from '../ui/Choice'
 import { NotesHere } from '../ui/SheetPage'
 
 type Stay = 'new' | 'stays' | 'goes'

@@ -1,5 +1,5 @@
 import styled from 'styled-components'
-import { Choice } from './fields'
+import { Choice } from './Choice'
 import { rowId } from './quantity'
 import { NotesHere } from './SheetPage'
 import { phone } from './phone'

@@ -1,8 +1,10 @@
 import { rangeOf } from '@hestian/core'
-import { Button as AriaButton, Dialog, DialogTrigger, Popover } from 'react-aria-components'
+import type { RefObject } from 'react'
+import { useRef, useState } from 'react'
+import { Button as AriaButton } from 'react-aria-components'
 import styled from 'styled-components'
 import { useReadBy } from '../job/JobContext'
-import { QuantityEditor } from './QuantityEditor'
+import { Beside, LateQuantityEditor } from './lateEditor'
 import { NotesHere } from './SheetPage'
 import { phone } from './phone'
 import type { QuantityProps } from './quantity'
@@ -15,6 +17,8 @@ import { basisWords, rowId } from './quantity'
 export function QuantityRow(props: QuantityProps) {
   const { label, place, measure, value, why, empty } = props
   const { show } = useReadBy()
+  const trigger = useRef<HTMLButtonElement>(null)
+  const [isOpen, setOpen] = useState(false)
   const pencil = value === null || value.basis === 'assumed'
   const span = value?.basis === 'assumed' ? rangeOf(value, measure) : undefined
   const from =
@@ -30,21 +34,22 @@ export function QuantityRow(props: QuantityProps) {
           .join(', ')
   return (
     <li>
-      <DialogTrigger>
-        <Row data-place={place} id={rowId(place)}>
-          <span>{label}</span>
-          <Value data-pencil={pencil || undefined} className="tnum">
-            {value === null ? '?' : show.figure(value.value, measure)}
-          </Value>
-          <i>{show.unit(measure)}</i>
-          <small title={`${from}. ${why ?? ''}`}>{from}</small>
-        </Row>
-        <EditorPopover placement="bottom end" offset={2}>
-          <Dialog aria-label={label}>
-            {({ close }) => <QuantityEditor {...props} close={close} />}
-          </Dialog>
-        </EditorPopover>
-      </DialogTrigger>
+      <Row
+        ref={trigger}
+        data-place={place}
+        id={rowId(place)}
+        aria-haspopup="dialog"
+        aria-expanded={isOpen}
+        onPress={() => setOpen(true)}
+      >
+        <span>{label}</span>
+        <Value data-pencil={pencil || undefined} className="tnum">
+          {value === null ? '?' : show.figure(value.value, measure)}
+        </Value>
+        <i>{show.unit(measure)}</i>
+        <small title={`${from}. ${why ?? ''}`}>{from}</small>
+      </Row>
+      {isOpen && <Editing {...props} trigger={trigger} close={() => setOpen(false)} />}
       <NotesHere place={place} />
     </li>
   )
@@ -54,10 +59,16 @@ export function QuantityRow(props: QuantityProps) {
 export function QuantityCell(props: QuantityProps) {
   const { label, place, measure, value } = props
   const { show } = useReadBy()
+  const trigger = useRef<HTMLButtonElement>(null)
+  const [isOpen, setOpen] = useState(false)
   const pencil = value === null || value.basis === 'assumed'
   return (
-    <DialogTrigger>
+    <>
       <CellButton
+        ref={trigger}
+        aria-haspopup="dialog"
+        aria-expanded={isOpen}
+        onPress={() => setOpen(true)}
         aria-label={`${label}: ${value === null ? `? ${show.unit(measure)}, not known` : `${show.figure(value.value, measure)} ${show.unit(measure)}`}${pencil && value ? ', assumed' : ''}`}
         id={rowId(place)}
       >
@@ -66,14 +77,21 @@ export function QuantityCell(props: QuantityProps) {
         </Value>{' '}
         <i>{show.unit(measure)}</i>
       </CellButton>
-      <EditorPopover placement="bottom end" offset={2}>
-        <Dialog aria-label={label}>
-          {({ close }) => <QuantityEditor {...props} close={close} />}
-        </Dialog>
-      </EditorPopover>
-    </DialogTrigger>
+      {isOpen && <Editing {...props} trigger={trigger} close={() => setOpen(false)} />}
+    </>
   )
 }
+
+interface EditingProps extends QuantityProps {
+  readonly trigger: RefObject<HTMLButtonElement | null>
+  readonly close: () => void
+}
+
+const Editing = ({ trigger, ...props }: EditingProps) => (
+  <Beside label={props.label} trigger={trigger} onClose={props.close}>
+    <LateQuantityEditor {...props} />
+  </Beside>
+)
 
 const Row = styled(AriaButton)`
   display: grid;
@@ -162,13 +180,4 @@ const CellButton = styled(AriaButton)`
 
 export const Ledger = styled.ul`
   display: grid;
-`
-
-export const EditorPopover = styled(Popover)`
-  background: var(--sheet);
-  border: 1.5px solid var(--ink);
-  width: min(420px, calc(100vw - 16px));
-  padding: 16px;
-  max-height: 90vh;
-  overflow: auto;
 `

@@ -1,16 +1,5 @@
 import { useEffect, useState } from 'react'
-import {
-  Button as AriaButton,
-  Input,
-  Label,
-  ListBox,
-  ListBoxItem,
-  Popover,
-  Select,
-  SelectValue,
-  TextArea,
-  TextField,
-} from 'react-aria-components'
+import { Input, Label, TextArea, TextField } from 'react-aria-components'
 import styled from 'styled-components'
 import { phone } from './phone'
 
@@ -111,55 +100,6 @@ export function InlineCount({ label, value, onCommit, labelled }: InlineCountPro
   )
 }
 
-export interface ChoiceProps<K extends string> {
-  readonly label: string
-  readonly value: K | null
-  readonly options: readonly { readonly id: K; readonly text: string }[]
-  readonly onChoose: (id: K) => void
-  readonly labelled?: boolean
-  readonly isDisabled?: boolean
-}
-
-/** One of a few. */
-export function Choice<K extends string>({
-  label,
-  value,
-  options,
-  onChoose,
-  labelled,
-  isDisabled,
-}: ChoiceProps<K>) {
-  return (
-    <Pick
-      {...(labelled ? {} : { 'aria-label': label })}
-      selectedKey={value}
-      onSelectionChange={(key) => {
-        if (key !== null && key !== value) onChoose(key as K)
-      }}
-      isDisabled={isDisabled}
-    >
-      {labelled && <Label>{label}</Label>}
-      <AriaButton>
-        <SelectValue>
-          {({ isPlaceholder, defaultChildren }) =>
-            isPlaceholder ? <i>choose</i> : defaultChildren
-          }
-        </SelectValue>
-        <span aria-hidden>▾</span>
-      </AriaButton>
-      <Options>
-        <ListBox>
-          {options.map((option) => (
-            <ListBoxItem key={option.id} id={option.id}>
-              {option.text}
-            </ListBoxItem>
-          ))}
-        </ListBox>
-      </Options>
-    </Pick>
-  )
-}
-
 const Line = styled(TextField)`
   display: grid;
   gap: 2px;
@@ -213,62 +153,6 @@ const Line = styled(TextField)`
     input {
       min-height: 48px;
     }
-  }
-`
-const Pick = styled(Select)`
-  display: grid;
-  gap: 2px;
-  min-width: 0;
-  align-content: start;
-  .react-aria-Label {
-    font: 400 var(--small)/20px var(--text);
-    color: var(--ink-2);
-  }
-  button {
-    display: flex;
-    justify-content: space-between;
-    gap: 8px;
-    align-items: center;
-    min-height: 35px;
-    background: transparent;
-    border: 0;
-    border-bottom: 1.5px solid var(--ink);
-    padding: 3px 4px;
-    cursor: pointer;
-    text-align: left;
-    font: 450 var(--plain)/20px var(--text);
-    width: 100%;
-  }
-  button i {
-    font-style: normal;
-    color: var(--pencil);
-  }
-  button[data-hovered] {
-    background: var(--select);
-  }
-  @media (pointer: coarse) {
-    button {
-      min-height: 48px;
-    }
-  }
-`
-const Options = styled(Popover)`
-  background: var(--sheet);
-  border: 1.5px solid var(--ink);
-  min-width: var(--trigger-width);
-  max-height: 60vh;
-  overflow: auto;
-  [role='option'] {
-    padding: 8px 12px;
-    min-height: 40px;
-    cursor: pointer;
-  }
-  [role='option'][data-focused],
-  [role='option'][data-hovered] {
-    background: var(--select);
-  }
-  [role='option'][data-selected] {
-    font-weight: 650;
   }
 `
 /** Rows of a small table that become stacked on a phone. */

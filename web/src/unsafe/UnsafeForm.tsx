@@ -6,7 +6,7 @@ import styled from 'styled-components'
 import { useDesign, useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { useKeptText } from '../job/useKeptText'
 import { Button } from '../ui/Button'
-import { Choice } from '../ui/fields'
+import { Choice } from '../ui/Choice'
 import { Mark } from '../ui/icons'
 import { phone } from '../ui/phone'
 

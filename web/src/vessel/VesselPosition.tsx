@@ -3,7 +3,7 @@ import { ChoiceRow, yesNo } from '../ui/ChoiceRow'
 import { Ledger } from '../ui/QuantityRow'
 import { useDesign, useJobActions, useReadBy } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
-import { Choice } from '../ui/fields'
+import { Choice } from '../ui/Choice'
 import { NotesHere } from '../ui/SheetPage'
 import { Cell, Row, RowHead, Table } from '../ui/Table'
 

@@ -1,7 +1,7 @@
 import { PipeGrid } from '../network/PipeEditor'
 import { useDesign, useJobActions } from '../job/JobContext'
 import { SectionHead } from '../ui/Answer'
-import { Choice } from '../ui/fields'
+import { Choice } from '../ui/Choice'
 import { Ledger, QuantityRow } from '../ui/QuantityRow'
 import { knownOf } from '../ui/quantity'
 

@@ -1,5 +1,6 @@
 import type { LogColumns } from './readLog'
-import { guessColumns, mostReadings, readLog } from './readLog'
+import { mostReadings } from './mostReadings'
+import { guessColumns, readLog } from './readLog'
 
 const columns: LogColumns = {
   time: 0,

@@ -1,3 +1,4 @@
+import { mostReadings } from './mostReadings'
 import type { Sample } from '../gas-tightness/run'
 import type { UnitName } from '../../units/units'
 import { toSi } from '../../units/units'
@@ -29,8 +30,6 @@ export interface ReadLog {
   readonly wrong: readonly string[]
 }
 
-/** More readings than this are no test of a pipe. */
-export const mostReadings = 20_000
 const mostSentences = 20
 
 /**

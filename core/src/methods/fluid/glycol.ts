@@ -7,9 +7,7 @@ import {
   waterDensity_kg_m3,
 } from '../water/water'
 import { zeroCelsius_K } from '../../units/units'
-
-export const fluidKinds = ['water', 'ethylene-glycol', 'propylene-glycol'] as const
-export type FluidKind = (typeof fluidKinds)[number]
+import type { FluidKind } from './fluidKinds'
 
 /** What runs in a circuit: water, or glycol in water by mass. */
 export interface HeatingFluid {

@@ -6,10 +6,11 @@ import { equivalentLength_m, highSquares_Pa2, lengthOverBore, lowDrop_Pa } from 
 import { renouardLow_Pa, renouardSquares_Pa2 } from './otherEquations'
 import type { MaterialName, PipeSize } from '../materials/pipes'
 import { materials } from '../materials/pipes'
+import type { GasMethod } from './methodNames'
 import type { Branch } from '../network/tree'
 import { treeShape } from '../network/treeShape'
 import { inOrder, meterNode, sumAlong, sumBeyond } from '../network/tree'
-import { psi_Pa, standardAtmosphere_Pa } from '../../units/units'
+import { standardAtmosphere_Pa } from '../../units/units'
 
 /** A gas pipe with its size known. */
 export interface SizedPipe extends Branch {
@@ -21,26 +22,6 @@ export interface SizedPipe extends Branch {
   /** Gross heat taken at its far end. */
   readonly load_W: number
 }
-
-/** Equations one may choose between; past {@link elevated_Pa} each has a form of its own. */
-export const gasMethods = ['nfpa54-low', 'darcy', 'renouard'] as const
-export type LowGasMethod = (typeof gasMethods)[number]
-export type GasMethod = LowGasMethod | 'nfpa54-high' | 'isothermal' | 'renouard-medium'
-
-/**
- * Gauge pressure from which the equations for elevated pressure hold: 1.5 psi. Source:
- * sources.nfpa54High.
- */
-export const elevated_Pa = 1.5 * psi_Pa
-const elevatedForms: Readonly<Record<LowGasMethod, GasMethod>> = {
-  'nfpa54-low': 'nfpa54-high',
-  darcy: 'isothermal',
-  renouard: 'renouard-medium',
-}
-
-/** The form of a method that holds at a pressure. */
-export const methodAt = (method: LowGasMethod, inletGauge_Pa: number): GasMethod =>
-  inletGauge_Pa >= elevated_Pa * (1 - 1e-9) ? elevatedForms[method] : method
 
 export interface GasConditions {
   readonly method: GasMethod

@@ -4,12 +4,12 @@ import { fuelGases } from './fuel'
 import {
   branchFlows,
   heatBeyond_W,
-  methodAt,
   pipeDrop_Pa,
   pipeLoss,
   solveGasTree,
   type SizedPipe,
 } from './network'
+import { methodAt } from './methodNames'
 import { highCapacity_m3_s, highSquares_Pa2 } from './nfpa54'
 import { renouardMediumAbs_Pa } from './otherEquations'
 import { materials, sizeNamed, type PipeSize } from '../materials/pipes'

@@ -2,9 +2,14 @@ import type { Branch } from '../network/tree'
 import { inOrder, meterNode } from '../network/tree'
 import { chooseSizes } from './chooseSizes'
 import type { PipeToSize, Price } from './chooseSizes'
-import type { GasConditions, LowGasMethod, PipeState, SizedPipe } from './network'
-import { branchFlows, elevated_Pa, methodAt, solveGasTree } from './network'
+import type { LowGasMethod } from './methodNames'
+import { elevated_Pa, methodAt } from './methodNames'
+import type { GasConditions, PipeState, SizedPipe } from './network'
+import { branchFlows, solveGasTree } from './network'
 import type { PipeSize } from '../materials/pipes'
+
+/** What a line regulator loses itself where nobody has read it. Assumed. */
+export const usualRegulatorDrop_Pa = 500
 
 /** Supply of a tree that may hold regulators on the line. */
 export interface StagedSupply extends Omit<GasConditions, 'method'> {

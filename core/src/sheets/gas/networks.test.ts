@@ -17,7 +17,7 @@ import { solve } from '../../solve/solve'
 import { waterSizesBeside } from '../water/waterSizes'
 import { sizesBeside } from './sizesBeside'
 import { gasWithOn } from './gasOn'
-import { realWater } from '../water/sheet'
+import { realWater } from '../water/realWater'
 
 const ids = ['a', 'b', 'c', 'd', 'e', 'f', 'g']
 const length = fc.option(

@@ -1,4 +1,4 @@
-import { elevated_Pa } from '../../methods/gas/network'
+import { elevated_Pa } from '../../methods/gas/methodNames'
 import type { Severity } from '../../answer/finding'
 import type { ReadingsFinding } from './wording'
 import type { Source } from '../../answer/sources'

@@ -14,8 +14,8 @@ import { materials, sizeNamed } from '../../methods/materials/pipes'
 import { priceList } from '../../methods/materials/prices'
 import { deadLeg } from '../../methods/hot-water/pipes'
 import { circleArea_m2 } from '../../methods/hydraulics/friction'
-import type { OpenOutlet, WaterPipe, WaterState } from '../../methods/hydraulics/waterTree'
-import { realFlows, waterDrop_Pa } from '../../methods/hydraulics/waterTree'
+import type { WaterPipe } from '../../methods/hydraulics/waterTree'
+import { waterDrop_Pa } from '../../methods/hydraulics/waterTree'
 import type { JobDocument } from '../../job/document'
 import type { WaterSegment } from '../../job/waterDocument'
 import { chooseTree } from '../../methods/network/chooseTree'
@@ -24,7 +24,6 @@ import type { TreeShape } from '../../methods/network/treeShape'
 import { treeShape } from '../../methods/network/treeShape'
 import type { Practice } from '../../practice/practice'
 import { sideOf } from '../../practice/schools'
-import { mainGauge_Pa } from '../../methods/supply/mainCurve'
 import { gravity_m_s2 } from '../../units/units'
 import { valueOr } from '../../job/valueOr'
 import { storeSetting_K } from '../../job/storeSetting'
@@ -32,6 +31,7 @@ import type { Missing, Sheet } from '../../answer/sheet'
 import { coldestTemp_K } from '../../job/coldestTemp'
 import { mainOf } from '../../job/main'
 import { waterFindings } from './findings'
+import { heaterLoss_Pa, partLoss_Pa, sourceOf } from './losses'
 import type { WaterLoop } from './waterLoop'
 import { waterLoop } from './waterLoop'
 import { waterWorkings } from './workings'
@@ -368,16 +368,6 @@ function fillOf(
   }
 }
 
-/** Pressure at the main with a flow running, gauge Pa. */
-const sourceOf =
-  ({
-    staticGauge_Pa,
-    curve,
-    reducedTo_Pa,
-  }: Pick<WaterAnswer, 'staticGauge_Pa' | 'curve' | 'reducedTo_Pa'>) =>
-  (flow_m3_s: number): number =>
-    Math.min(curve ? mainGauge_Pa(curve, flow_m3_s) : staticGauge_Pa, reducedTo_Pa ?? Infinity)
-
 /** A segment in a size, with the draw that is asked of it at its far end. */
 const pipeOf = (segment: WaterSegment, size: PipeSize, draw_m3_s: number): WaterPipe => ({
   id: segment.id,
@@ -390,19 +380,6 @@ const pipeOf = (segment: WaterSegment, size: PipeSize, draw_m3_s: number): Water
   rise_m: segment.rise_m?.value ?? 0,
   draw_m3_s,
 })
-
-const squared_Pa = (
-  drop_Pa: number | undefined,
-  atFlow_m3_s: number | undefined,
-  flow_m3_s: number,
-): number => (drop_Pa !== undefined && atFlow_m3_s ? drop_Pa * (flow_m3_s / atFlow_m3_s) ** 2 : 0)
-/** What something on the way loses at a flow, from what its maker states. */
-const partLoss_Pa = (segment: WaterSegment, flow_m3_s: number): number =>
-  squared_Pa(segment.partDrop_Pa?.value, segment.partFlow_m3_s?.value, flow_m3_s)
-const heaterLoss_Pa = ({ water }: JobDocument, segment: WaterSegment, flow_m3_s: number): number =>
-  segment.end?.kind === 'heater'
-    ? squared_Pa(water.heaterDrop_Pa?.value, water.heaterAtFlow_m3_s?.value, flow_m3_s)
-    : 0
 
 /**
  * The outlets at the ends of the pipes, each with what it draws of hot or of cold to make its mixed
@@ -558,70 +535,6 @@ function missingForWater({ water, hotWater, survey }: JobDocument): Missing[] {
       ? [{ place: 'water.segments', what: 'A pipe that ends at an outlet' }]
       : []),
   ]
-}
-
-/** How many of the outlets at the end of each pipe stand open, by pipe. */
-export type OpenEnds = ReadonlyMap<string, number>
-
-export interface RealAnswer {
-  /** Given at each end, all that are open there together, m³/s; and what they want. */
-  readonly given: ReadonlyMap<string, { readonly flow_m3_s: number; readonly wanted_m3_s: number }>
-  readonly states: ReadonlyMap<string, WaterState>
-  readonly total_m3_s: number
-  readonly sourceGauge_Pa: number
-  readonly converged: boolean
-}
-
-/**
- * What really flows with these outlets open: each wants its flow at the wanted pressure, and gives
- * less in the root of what is left. What parts and the heater lose is taken as a loss coefficient
- * of their pipe. Sources: sources.continuity, sources.colebrook.
- */
-export function realWater(document: JobDocument, answer: WaterAnswer, open: OpenEnds): RealAnswer {
-  const pipes = answer.pipes.map(({ pipe, segment }): WaterPipe => ({
-    ...pipe,
-    lossCoefficient:
-      pipe.lossCoefficient + lossOfParts(document, segment, pipe, answer.fluid.density_kg_m3),
-  }))
-  const outlets = answer.pipes.flatMap(({ id, end }): OpenOutlet[] => {
-    const count = Math.min(end?.count ?? 0, open.get(id) ?? 0)
-    return end && count > 0
-      ? [{ pipeId: id, flow_m3_s: end.each_m3_s * count, wantedGauge_Pa: answer.wantedGauge_Pa }]
-      : []
-  })
-  const source = sourceOf(answer)
-  const { flows_m3_s, states, converged } = realFlows(
-    pipes,
-    outlets.filter((outlet) => outlet.flow_m3_s > 0),
-    source,
-    answer.fluid,
-  )
-  const total_m3_s = flows_m3_s.reduce((sum, flow) => sum + flow, 0)
-  return {
-    given: new Map(
-      outlets
-        .filter((outlet) => outlet.flow_m3_s > 0)
-        .map((outlet, i) => [
-          outlet.pipeId,
-          { flow_m3_s: flows_m3_s[i] ?? 0, wanted_m3_s: outlet.flow_m3_s },
-        ]),
-    ),
-    states: new Map(states.map((state) => [state.id, state])),
-    total_m3_s,
-    sourceGauge_Pa: source(total_m3_s),
-    converged,
-  }
-}
-
-/** A loss stated at a flow as a coefficient of the pipe it sits in. */
-function lossOfParts(
-  document: JobDocument,
-  segment: WaterSegment,
-  { bore_m }: WaterPipe,
-  density_kg_m3: number,
-): number {
-  const atOne_Pa = partLoss_Pa(segment, 1) + heaterLoss_Pa(document, segment, 1)
-  return atOne_Pa > 0 ? (2 * atOne_Pa * circleArea_m2(bore_m) ** 2) / density_kg_m3 : 0
 }
 
 export const waterSpec = sheetSpec<{ circuit: CircuitAnswer }>()({

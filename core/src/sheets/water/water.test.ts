@@ -11,7 +11,7 @@ import { waterColumns, waterFromRows, waterRows } from './waterRows'
 import { house, read } from '../../solve/house.testing'
 import { answerOf } from '../../answer/sheet'
 import { solve } from '../../solve/solve'
-import { realWater } from './sheet'
+import { realWater } from './realWater'
 import { waterSizesBeside } from './waterSizes'
 
 const outlet = (

@@ -1,0 +1,2 @@
+export const fluidKinds = ['water', 'ethylene-glycol', 'propylene-glycol'] as const
+export type FluidKind = (typeof fluidKinds)[number]
