@@ -4,8 +4,9 @@ import { useState } from 'react'
 import { house } from '../../../core/src/solve/house.testing'
 import { JobStand } from '../job/jobStand.testing'
 import { choose } from '../ui/hands.testing'
-import type { Log } from './LogFile'
-import { LogFile, samplesOf } from './LogFile'
+import type { Log } from './log'
+import { samplesOf } from './log'
+import { LogFile } from './LogFile'
 
 let kept: Log | undefined
 beforeEach(() => (kept = undefined))

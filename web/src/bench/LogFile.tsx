@@ -8,15 +8,7 @@ import { useReadBy } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { Choice } from '../ui/Choice'
 import { phone } from '../ui/phone'
-
-/** A file as it was read, and what its columns are said to be. */
-export interface Log {
-  readonly name: string
-  readonly rows: readonly (readonly string[])[]
-  readonly columns: LogColumns
-  /** When files that count from nothing begin, ms since 1970. */
-  readonly start_ms: number
-}
+import type { Log } from './log'
 
 /** Larger files are no log of a pipe test. */
 const mostBytes = 5e6
@@ -35,10 +27,6 @@ const units = {
   Pa: 'Pa',
 } as const satisfies Record<(typeof logPressures)[number], string>
 const none = 'none'
-
-/** Readings of a log from where the pipe was pumped up: the first row that can be read. */
-export const samplesOf = (log: Log): readonly Sample[] =>
-  readLog(log.rows, log.columns, log.start_ms).samples
 
 /** A logger's file: its columns are said, what comes of them is shown before anything is taken. */
 export function LogFile({

@@ -5,13 +5,15 @@ import { HoldPoints } from '../job/HoldPoints'
 import { useDesign, useStanding } from '../job/JobContext'
 import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, VerdictLine } from '../ui/Answer'
+import { late } from '../ui/late'
 import { SheetPage } from '../ui/SheetPage'
 import { GasTestList } from './GasTestList'
 import { PastTests } from './PastTests'
 import { Prepare } from './Prepare'
 import { RunningTest } from './RunningTest'
 import { TestLog } from './TestLog'
-import { TestVerdict } from './TestVerdict'
+
+const TestVerdict = late(async () => (await import('./TestVerdict')).TestVerdict)
 
 /** The test bench of the gas pipes: which tests there are; prepare, run, verdict, repair, again. */
 export function TightnessPage() {

@@ -11,10 +11,13 @@ import { useKeptText } from '../job/useKeptText'
 import { SectionHead } from '../ui/Answer'
 import { today } from '../ui/dates'
 import { Choice } from '../ui/Choice'
-import type { Log } from './LogFile'
-import { LogFile, samplesOf } from './LogFile'
+import { late } from '../ui/late'
+import type { Log } from './log'
+import { samplesOf } from './log'
 import { Plant } from './Plant'
 import { Typed, Ways } from './parts'
+
+const LogFile = late(async () => (await import('./LogFile')).LogFile)
 
 /** What an eye sees on a water gauge, Pa. */
 const uGauge_Pa = 25

@@ -18,6 +18,7 @@ import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { DrawingView } from '../ui/DrawingView'
+import { late } from '../ui/late'
 import { saveFile } from '../ui/saveFile'
 import { SheetPage } from '../ui/SheetPage'
 import { WorkingsFold } from '../ui/WorkingsFold'
@@ -31,8 +32,9 @@ import { usePipes } from '../network/usePipes'
 import { useNarrow } from '../ui/useNarrow'
 import { Containers } from './Containers'
 import { GasRules } from './GasRules'
-import { GasPipeEditor } from './GasPipeEditor'
-import { IfThisSize } from './IfThisSize'
+
+const GasPipeEditor = late(async () => (await import('./GasPipeEditor')).GasPipeEditor)
+const IfThisSize = late(async () => (await import('./IfThisSize')).IfThisSize)
 
 export function GasPage() {
   const { solution, draft } = useDesign()

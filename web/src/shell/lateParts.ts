@@ -4,7 +4,6 @@
  */
 export const lateParts: readonly (() => Promise<unknown>)[] = [
   () => import('../ui/Day'),
-  () => import('../unsafe/UnsafeForm'),
   () => import('../job/WhoMenu'),
   () => import('../job/SignInAgain'),
   () => import('../network/TableReader'),

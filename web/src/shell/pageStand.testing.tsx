@@ -3,6 +3,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { act, render } from '@testing-library/react'
 import { Suspense } from 'react'
 import { JobStand } from '../job/jobStand.testing'
+import { lateOnes } from '../ui/lateOnes'
 import { pageOf } from './pages'
 
 globalThis.Worker = class {
@@ -18,6 +19,7 @@ export async function openPage(
   onEdit?: (after: JobDocument) => void,
 ): Promise<void> {
   const Page = pageOf(sheet)
+  await Promise.all(lateOnes.map(({ fetch }) => fetch()))
   await act(async () => {
     render(
       <QueryClientProvider client={new QueryClient()}>

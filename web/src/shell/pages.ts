@@ -2,7 +2,7 @@ import type { SheetId } from '@hestian/core'
 import type { ComponentType } from 'react'
 import { lazy } from 'react'
 import { NotFetched } from '../work/NotFetched'
-import { editorParts } from '../ui/lateEditor'
+import { lateOnes } from '../ui/lateOnes'
 import { lateParts } from './lateParts'
 
 interface Here {
@@ -90,13 +90,15 @@ const idle = (): Promise<unknown> =>
  * fetched when it is shown.
  */
 export async function fetchAllPages(): Promise<void> {
-  const all = [
-    ...editorParts,
-    ...[walk, ...Object.values(pages)].map(({ fetched }) => fetched),
-    ...lateParts,
-  ]
-  for (const fetched of all) {
-    await idle()
-    await Promise.allSettled([fetched()])
+  const inTurn = async (all: readonly (() => Promise<unknown>)[]) => {
+    for (const fetched of all) {
+      await idle()
+      await Promise.allSettled([fetched()])
+    }
   }
+  const declared = () => lateOnes.map(({ fetch }) => fetch)
+  // What the page that is looked at opens is wanted first; each other page brings its own.
+  await inTurn(declared())
+  await inTurn([walk, ...Object.values(pages)].map(({ fetched }) => fetched))
+  await inTurn([...declared(), ...lateParts])
 }

@@ -8,6 +8,3 @@ export const LateQuantityEditor = late(
   async () => (await import('./QuantityEditor')).QuantityEditor,
 )
 export const Window = late(async () => (await import('./Window')).Window)
-
-/** What a hand wants first. */
-export const editorParts = [LateQuantityEditor, Beside, Options, Window].map(({ fetch }) => fetch)

@@ -11,17 +11,22 @@ import { Answer, Prose, SectionHead } from '../ui/Answer'
 import { Choice } from '../ui/Choice'
 import { Ledger, QuantityRow } from '../ui/QuantityRow'
 import { rowId } from '../ui/quantity'
+import { late } from '../ui/late'
 import { NotesHere, SheetPage } from '../ui/SheetPage'
 import { WorkingsFold } from '../ui/WorkingsFold'
 import { SurveyRow } from '../job/SurveyRow'
 import { ChargeFirst } from './ChargeFirst'
 import { LadderView } from '../ui/LadderView'
 import { capital, known } from '../ui/numbers'
-import { PressureCurve } from './PressureCurve'
 import { VesselPosition } from './VesselPosition'
 import { WeakParts } from './WeakParts'
 import { Sensitivity } from './Sensitivity'
 import { phone } from '../ui/phone'
+
+const PressureCurve = late(
+  async () => (await import('./PressureCurve')).PressureCurve,
+  <CurveRoom />,
+)
 
 export function VesselPage() {
   const { solution } = useDesign()
@@ -363,4 +368,11 @@ const Beside = styled.section`
   b {
     color: var(--ink);
   }
+`
+
+function CurveRoom() {
+  return <Room />
+}
+const Room = styled.div`
+  min-height: 420px;
 `

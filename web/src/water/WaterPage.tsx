@@ -24,6 +24,7 @@ import { CheckSheet } from '../shell/CheckSheet'
 import { Answer, Prose } from '../ui/Answer'
 import { Button } from '../ui/Button'
 import { DrawingView } from '../ui/DrawingView'
+import { late } from '../ui/late'
 import { saveFile } from '../ui/saveFile'
 import { SheetPage } from '../ui/SheetPage'
 import { useNarrow } from '../ui/useNarrow'
@@ -33,9 +34,10 @@ import type { Running } from './OpenOutlets'
 import { OpenOutlets } from './OpenOutlets'
 import { AtOutlets } from './AtOutlets'
 import { SecondaryReturn } from './SecondaryReturn'
-import { SizesHere } from './SizesHere'
-import { WaterPipeEditor } from './WaterPipeEditor'
 import { WaterRules } from './WaterRules'
+
+const SizesHere = late(async () => (await import('./SizesHere')).SizesHere)
+const WaterPipeEditor = late(async () => (await import('./WaterPipeEditor')).WaterPipeEditor)
 
 export function WaterPage() {
   const { solution, draft } = useDesign()
