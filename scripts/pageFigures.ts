@@ -38,7 +38,8 @@ function printWeights(): void {
     console.log(`${name}: ${kB.toFixed(0)} kB of JavaScript gzipped (limit ${most})`)
   said('the board', total_kB(first), limits.first_kB)
   const scripts = readdirSync(join(dist, 'assets')).filter((name) => name.endsWith('.js'))
-  const shell = scripts.filter((name) => name.startsWith('JobShell'))
+  // The frame of a job, and what its answers are checked against.
+  const shell = scripts.filter((name) => /^(JobShell|jobAnswers)-/.test(name))
   const sheets = scripts
     .filter((name) => /^[A-Z]\w*Page-/.test(name) && !name.startsWith('SheetPage'))
     .map((name) => {

@@ -1,6 +1,7 @@
 import type { Conflict } from '@hestian/core'
 import { Heading } from 'react-aria-components'
 import styled from 'styled-components'
+import type { DraftConflict } from '../job/useDraft'
 import { useDesign } from '../job/JobContext'
 import { Button } from '../ui/Button'
 import { Window } from '../ui/lateEditor'
@@ -14,10 +15,8 @@ const shown = (value: unknown): string => {
 }
 
 /** Two people changed the same value: both are shown, nothing is lost until one is chosen. */
-export function ConflictDialog() {
+export function ConflictDialog({ conflicts }: Pick<DraftConflict, 'conflicts'>) {
   const { draft } = useDesign()
-  const { conflict } = draft
-  if (!conflict) return null
   return (
     <Sheet isAlert>
       <Heading slot="title">Somebody else changed the same values.</Heading>
@@ -34,7 +33,7 @@ export function ConflictDialog() {
           </tr>
         </thead>
         <tbody>
-          {conflict.conflicts.map((one: Conflict) => (
+          {conflicts.map((one: Conflict) => (
             <tr key={one.path.join('.')}>
               <td>{one.path.join(', ')}</td>
               <td>{shown(one.mine)}</td>

@@ -12,7 +12,7 @@ import { solvingHere } from '../work/solving'
 import { Button } from '../ui/Button'
 import { Logo, Mark } from '../ui/icons'
 import { KeptCopy } from '../ui/KeptCopy'
-import { ConflictDialog } from './ConflictDialog'
+import { late } from '../ui/late'
 import { OffStrip } from './OffStrip'
 import { fetchAllPages, isSheet, pageOf } from './pages'
 import { Riser } from './Riser'
@@ -22,6 +22,8 @@ import { stageNames } from './stages'
 import { ThemeSwitch } from '../ui/ThemeSwitch'
 import { Unsafe } from './Unsafe'
 import { phone } from '../ui/phone'
+
+const ConflictDialog = late(async () => (await import('./ConflictDialog')).ConflictDialog)
 
 export function JobShell() {
   const { jobId = '', sheet = 'site' } = useParams()
@@ -163,7 +165,7 @@ function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: 
         </SheetBoundary>
       </Body>
       <OffStrip working={stage === 'commission'} />
-      <ConflictDialog />
+      {draft.conflict && <ConflictDialog conflicts={draft.conflict.conflicts} />}
     </Frame>
   )
 }

@@ -6,9 +6,11 @@ import styled from 'styled-components'
 import { useJobActions, useReadBy, useStanding } from '../job/JobContext'
 import { dayOf } from '../ui/dates'
 import { PlantSymbol } from '../ui/icons'
+import { late } from '../ui/late'
 import { Window } from '../ui/lateEditor'
-import { AddOff } from './AddOff'
 import { phone } from '../ui/phone'
+
+const AddOff = late(async () => (await import('./AddOff')).AddOff)
 
 /**
  * The last band of every job screen: what is off on site, until it is put back by name. Never
