@@ -230,7 +230,7 @@ for (const [address, asked] of [
     expect(seen.sort()).toEqual([...ahead].sort())
   })
 
-test('the pieces of a job are asked for with its address, once each, and all of them are used', async ({
+test('the pieces of a sheet are asked for with its address, once each, and all of them are used', async ({
   page,
 }) => {
   const asked: string[] = []
@@ -241,8 +241,9 @@ test('the pieces of a job are asked for with its address, once each, and all of 
   await page.goto('/jobs/kestrel-weir/gas')
   await expect(page.getByRole('heading', { level: 2 })).toBeVisible()
   const before = await (await page.request.get('/before.js')).text()
-  const early = [...before.matchAll(/\/assets\/[\w.~-]+\.js/g)].map(([href]) => href)
-  expect(early.filter((href) => /JobShell|JobContext/.test(href))).toHaveLength(2)
+  const [, ofGas = ''] = /"gas":(\[[^\]]+\])/.exec(before) ?? []
+  const early = (JSON.parse(ofGas) as string[]).map((name) => `/${name}`)
+  expect(early.filter((href) => /JobShell|JobContext|GasPage/.test(href))).toHaveLength(3)
   expect(asked.filter((path, i) => asked.indexOf(path) !== i)).toEqual([])
   expect(early.filter((href) => !asked.includes(href))).toEqual([])
 })

@@ -1,12 +1,6 @@
-// Before anything is drawn, so that a page in the cellar theme never flashes white.
-try {
-  document.documentElement.dataset.theme = localStorage.getItem('theme') || 'paper'
-} catch {
-  document.documentElement.dataset.theme = 'paper'
-}
 // What the page will ask for first is asked for now, beside its scripts. e2e/everyPage.spec.ts holds that it is not asked for twice.
 {
-  const job = /^\/jobs\/([\w-]+)/.exec(location.pathname)
+  const job = /^\/jobs\/([\w-]+)(?:\/([\w-]+))?/.exec(location.pathname)
   const board = '/api/jobs?find=&stage=all&sort=changed&archived=no&page=1&size=25'
   const ahead = (href) => {
     const link = document.createElement('link')
@@ -18,13 +12,19 @@ try {
     ahead('/api/session')
     ahead('/api/people')
   }
-  // The build writes the pieces of a job's pages in here.
-  const pieces = []
+  // The build writes the pieces of every sheet in here.
+  const pieces = {}
   if (job) {
     ahead(`/api/jobs/${job[1]}`)
-    for (const href of pieces)
+    for (const name of pieces[job[2]] || pieces.site || [])
       document.head.append(
-        Object.assign(document.createElement('link'), { rel: 'modulepreload', href }),
+        Object.assign(document.createElement('link'), { rel: 'modulepreload', href: `/${name}` }),
       )
   } else if (location.pathname === '/' && location.search === '') ahead(board)
+}
+// Before anything is drawn, so that a page in the cellar theme never flashes white.
+try {
+  document.documentElement.dataset.theme = localStorage.getItem('theme') || 'paper'
+} catch {
+  document.documentElement.dataset.theme = 'paper'
 }

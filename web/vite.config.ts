@@ -51,7 +51,7 @@ function piecesOf(entry: string, bundle: Rolldown.OutputBundle): readonly string
 }
 
 /**
- * A job's address asks for the pieces of every job beside the first script, where they would be
+ * A job's address asks for the pieces of its sheet beside the first script, where they would be
  * known only once that has run.
  */
 function ahead(): Plugin {
@@ -63,15 +63,20 @@ function ahead(): Plugin {
     generateBundle: {
       order: 'post',
       handler(_, bundle) {
-        const pieces = ['/shell/JobShell.tsx', '/api/jobAnswers.ts'].flatMap((entry) =>
-          piecesOf(entry, bundle),
-        )
+        const ofEvery = ['/shell/JobShell.tsx', '/api/jobAnswers.ts']
+        const pages = readFileSync(join(import.meta.dirname, 'src/shell/pages.ts'), 'utf8')
+        const sheets = [...pages.matchAll(/^ {2}'?([\w-]+)'?: page\(.*import\('\.\.([^']+)'/gm)]
+        if (sheets.length < 15) throw new Error('the pages of the sheets are not read any more')
+        const pieces = sheets.map(([, sheet, entry]) => [
+          sheet,
+          [...new Set([...ofEvery, `${entry}.tsx`].flatMap((one) => piecesOf(one, bundle)))],
+        ])
+        const list = JSON.stringify(Object.fromEntries(pieces))
         const source = readFileSync(join(import.meta.dirname, 'before.js'), 'utf8')
-        const list = JSON.stringify([...new Set(pieces)].map((name) => `/${name}`))
         this.emitFile({
           type: 'asset',
           fileName: 'before.js',
-          source: source.replace('const pieces = []', `const pieces = ${list}`),
+          source: source.replace('const pieces = {}', `const pieces = ${list}`),
         })
       },
     },
@@ -127,10 +132,24 @@ export default defineConfig({
     outDir: 'dist',
     sourcemap: false,
     chunkSizeWarningLimit: 700,
+    // What an address needs is asked for ahead by it, and the rest when nothing else is to do: a
+    // list of pieces beside every late import would cost more than it saves.
+    modulePreload: {
+      polyfill: false,
+      resolveDependencies: (_, pieces, { hostType }) => (hostType === 'html' ? pieces : []),
+    },
     rolldownOptions: {
-      // One piece for what runs first: a phone fetches few pieces at a time.
+      // Few pieces, because a phone fetches few at a time: what runs first in two, what every job
+      // needs, what most sheets show.
       output: {
-        codeSplitting: { groups: [{ name: 'first', tags: ['$initial'], test: /node_modules/ }] },
+        codeSplitting: {
+          groups: [
+            { name: 'first', tags: ['$initial'], test: /node_modules/, priority: 3 },
+            { name: 'start', tags: ['$initial'], priority: 2 },
+            { name: 'jobs', minShareCount: 20, priority: 1 },
+            { name: 'sheets', test: /web\/src\/(ui|shell|job)\//, minShareCount: 15 },
+          ],
+        },
       },
     },
   },

@@ -13,8 +13,18 @@ const siUnits: Partial<Record<(typeof ranges)[Measure]['kind'], UnitName>> = {
   area: 'm2',
 }
 
+/** A schema of each measure, made once: a document asks for the same few some hundred times. */
+function ofEach<S>(make: (measure: Measure) => S): (measure: Measure) => S {
+  const made = new Map<Measure, S>()
+  return (measure) => {
+    const schema = made.get(measure) ?? make(measure)
+    made.set(measure, schema)
+    return schema
+  }
+}
+
 /** A quantity in SI that the measure allows; its message says what is accepted. */
-export const quantity = (measure: Measure) => {
+export const quantity = ofEach((measure) => {
   const { kind, hard } = ranges[measure]
   const unit = siUnits[kind]
   const says = unit
@@ -25,13 +35,13 @@ export const quantity = (measure: Measure) => {
     .min(hard[0], says)
     .max(hard[1], says)
     .refine((si) => !isNext0(si, measure), `${says}; so little is a slip of the unit`)
-}
+})
 
 export const siteBases = ['measured', 'read', 'assumed'] as const
 export type SiteBasis = (typeof siteBases)[number]
 
 /** A value of the site with how it is known; null while nobody has looked. */
-export const known = (measure: Measure) =>
+export const known = ofEach((measure) =>
   z
     .object({
       value: quantity(measure),
@@ -46,7 +56,8 @@ export const known = (measure: Measure) =>
         .refine(([least, most]) => least <= most, 'the lower figure comes first')
         .optional(),
     })
-    .nullable()
+    .nullable(),
+)
 
 export type Known = z.infer<ReturnType<typeof known>>
 

@@ -1,6 +1,6 @@
 import type { SheetId } from '@hestian/core'
 import { oldSheetIds, sheetCode, sheetNames, stageOfSheet, stageSheets } from '@hestian/core'
-import type { ReactNode } from 'react'
+import type { ReactNode, RefObject } from 'react'
 import { Suspense, useEffect, useRef } from 'react'
 import { Link, useParams } from 'react-router'
 import styled from 'styled-components'
@@ -67,11 +67,8 @@ function Shell({ sheet, walking }: { readonly sheet: SheetId; readonly walking: 
   useFetchedPages()
   useEffect(() => {
     document.title = `${walking ? 'Walk' : sheetNames[sheet]}, ${draft.document.site.name}: Hestian`
-    page.current?.scrollTo(0, 0)
-    tabs.current
-      ?.querySelector('[aria-current]')
-      ?.scrollIntoView({ inline: 'center', block: 'nearest' })
   }, [sheet, walking, draft.document.site.name])
+  useTopOfSheet(`${sheet} ${walking}`, page, tabs)
   const letter = state.frozen ?? state.revisions[state.revisions.length - 1]?.letter
   return (
     <Frame data-working={stage === 'commission' || undefined}>
@@ -184,6 +181,26 @@ function FetchedSheet({ sheet }: { readonly sheet: SheetId | 'walk' }) {
  */
 function useFetchedPages() {
   useEffect(() => void fetchAllPages(), [])
+}
+
+/** A sheet begins at its top, with its tab in sight. */
+function useTopOfSheet(
+  shown: string,
+  page: RefObject<HTMLElement | null>,
+  tabs: RefObject<HTMLElement | null>,
+) {
+  const before = useRef(shown)
+  useEffect(() => {
+    if (before.current !== shown) page.current?.scrollTo(0, 0)
+    before.current = shown
+    // With the frame that is laid out anyway.
+    const frame = requestAnimationFrame(() =>
+      tabs.current
+        ?.querySelector('[aria-current]')
+        ?.scrollIntoView({ inline: 'center', block: 'nearest' }),
+    )
+    return () => cancelAnimationFrame(frame)
+  }, [shown, page, tabs])
 }
 
 /** Undo and redo by the usual keys, except while a text is being typed. */

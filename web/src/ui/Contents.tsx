@@ -1,5 +1,6 @@
 import type { Finding, Missing } from '@hestian/core'
 import { useLayoutEffect, useRef, useState } from 'react'
+import { flushSync } from 'react-dom'
 import styled from 'styled-components'
 import { useStanding } from '../job/JobContext'
 import { Mark } from './icons'
@@ -30,23 +31,29 @@ export function Contents() {
   const { missing } = judgement.sheets[sheet]
   const line = useRef<HTMLElement>(null)
   const [parts, setParts] = useState<readonly Part[]>([])
+  const [isShort, setShort] = useState(false)
   useLayoutEffect(() => {
     const page = line.current?.closest<HTMLElement>('[data-page]')
     if (!page) return
-    const measure = () => {
-      const found = partsOf(page, findings, missing)
-      const isLong = page.offsetHeight > longEnough * window.innerHeight
-      const next = isLong && found.length >= fewest ? found : []
+    const look = () => {
+      const next = partsOf(page, findings, missing)
       setParts((before) => (JSON.stringify(before) === JSON.stringify(next) ? before : next))
     }
-    measure()
-    const observer = new ResizeObserver(measure)
+    look()
+    // How long the page is, is known once it is laid out: to ask sooner would lay it out for that.
+    const observer = new ResizeObserver(() =>
+      flushSync(() => {
+        look()
+        setShort(page.offsetHeight <= longEnough * window.innerHeight)
+      }),
+    )
     observer.observe(page)
     return () => observer.disconnect()
   }, [findings, missing])
+  const shown = isShort || parts.length < fewest ? [] : parts
   return (
-    <Line ref={line} aria-label="Parts of this sheet" hidden={parts.length === 0}>
-      {parts.map(({ id, name, state }) => (
+    <Line ref={line} aria-label="Parts of this sheet" hidden={shown.length === 0}>
+      {shown.map(({ id, name, state }) => (
         <a
           key={id}
           href={`#${id}`}

@@ -42,6 +42,7 @@ export function SheetPage({ sheet, children, margin, findings }: SheetPageProps)
   )
 }
 
+const noMargin = '(max-width: 1100px)'
 const gutter = 26
 const gap = 22
 
@@ -66,6 +67,8 @@ function Margin({
     const page = column?.previousElementSibling
     if (!column || !(page instanceof HTMLElement)) return
     const measure = () => {
+      // There the notes stand in the sheet.
+      if (matchMedia(noMargin).matches) return
       const origin = column.getBoundingClientRect().top
       const start =
         (column.querySelector<HTMLElement>('[data-margin-head]')?.offsetHeight ?? 0) + 16
@@ -240,7 +243,7 @@ const Columns = styled.div`
   display: grid;
   grid-template-columns: minmax(0, 1fr) 288px;
   min-height: 100%;
-  @media (max-width: 1100px) {
+  @media ${noMargin} {
     grid-template-columns: minmax(0, 1fr);
   }
 `
@@ -256,7 +259,7 @@ const Column = styled.aside`
   border-left: 4px double var(--rule);
   border-left-width: 5px;
   padding: 14px 18px 20px 20px;
-  @media (max-width: 1100px) {
+  @media ${noMargin} {
     border-left: 0;
     padding: 0 24px;
     min-height: 0 !important;
@@ -271,7 +274,7 @@ const Leaders = styled.svg`
   top: 0;
   pointer-events: none;
   overflow: visible;
-  @media (max-width: 1100px) {
+  @media ${noMargin} {
     display: none;
   }
 `
@@ -322,7 +325,7 @@ const Body = styled.div`
 `
 const Folded = styled.div`
   display: none;
-  @media (max-width: 1100px) {
+  @media ${noMargin} {
     display: grid;
     gap: 14px;
     padding: 10px 0 14px;

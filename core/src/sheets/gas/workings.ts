@@ -3,7 +3,7 @@ import type { Working } from '../../answer/working'
 import type { GasConditions } from '../../methods/gas/network'
 import { inSquares } from '../../methods/gas/network'
 import { pathTo } from '../../methods/network/tree'
-import type { GasAnswer } from './answer'
+import type { GasAnswer, GasPipeAnswer } from './answer'
 
 const equations: Readonly<
   Record<GasConditions['method'], { readonly formula: string; readonly source: Working['source'] }>
@@ -34,6 +34,50 @@ const equations: Readonly<
   },
 }
 
+/** What one pipe loses, and the regulator at its far end. */
+function workingsOf(pipe: GasPipeAnswer): Working[] {
+  const { formula, source } = equations[pipe.conditions.method]
+  const speed = pipe.conditions.method === 'darcy' || pipe.conditions.method === 'isothermal'
+  return [
+    {
+      circuit: 'gas',
+      title: `${pipe.segment.name}, ${pipe.pipe.size.name}`,
+      formula,
+      put: speed
+        ? '{flow_m3_s} at {velocity_m_s} through {bore_m}, {effective_m} with fittings'
+        : '{flow_m3_s} through {bore_m}, {effective_m} with fittings',
+      figures: {
+        flow_m3_s: pipe.flow_m3_s,
+        bore_m: pipe.pipe.size.bore_m,
+        effective_m: pipe.effective_m,
+        velocity_m_s: pipe.velocity_m_s,
+        drop_Pa: pipe.drop_Pa,
+      },
+      result: 'drop_Pa',
+      source,
+    },
+    ...(pipe.pipe.regulator
+      ? [
+          {
+            circuit: 'gas' as const,
+            title: `Left over the regulator after ${pipe.segment.name}`,
+            formula: 'left = p_before − p_set − own loss',
+            put: '{beforeGauge_Pa} − {outGauge_Pa} − {own_Pa}',
+            figures: {
+              beforeGauge_Pa: pipe.farGauge_Pa,
+              outGauge_Pa: pipe.pipe.regulator.outGauge_Pa,
+              own_Pa: pipe.pipe.regulator.drop_Pa,
+              left_Pa:
+                pipe.farGauge_Pa - pipe.pipe.regulator.outGauge_Pa - pipe.pipe.regulator.drop_Pa,
+            },
+            result: 'left_Pa',
+            source: sources.lineRegulator,
+          },
+        ]
+      : []),
+  ]
+}
+
 /**
  * The arithmetic of the supply: the load, then every pipe on the way to the index appliance, stage
  * by stage.
@@ -44,48 +88,6 @@ export function gasWorkings(answer: GasAnswer): readonly Working[] {
     answer.pipes.map((pipe) => pipe.segment),
     answer.index.id,
   ).flatMap(({ id }) => answer.pipes.filter((pipe) => pipe.id === id))
-  const drops = way.flatMap((pipe): Working[] => {
-    const { formula, source } = equations[pipe.conditions.method]
-    const speed = pipe.conditions.method === 'darcy' || pipe.conditions.method === 'isothermal'
-    return [
-      {
-        circuit: 'gas',
-        title: `${pipe.segment.name}, ${pipe.pipe.size.name}`,
-        formula,
-        put: speed
-          ? '{flow_m3_s} at {velocity_m_s} through {bore_m}, {effective_m} with fittings'
-          : '{flow_m3_s} through {bore_m}, {effective_m} with fittings',
-        figures: {
-          flow_m3_s: pipe.flow_m3_s,
-          bore_m: pipe.pipe.size.bore_m,
-          effective_m: pipe.effective_m,
-          velocity_m_s: pipe.velocity_m_s,
-          drop_Pa: pipe.drop_Pa,
-        },
-        result: 'drop_Pa',
-        source,
-      },
-      ...(pipe.pipe.regulator
-        ? [
-            {
-              circuit: 'gas' as const,
-              title: `Left over the regulator after ${pipe.segment.name}`,
-              formula: 'left = p_before − p_set − own loss',
-              put: '{beforeGauge_Pa} − {outGauge_Pa} − {own_Pa}',
-              figures: {
-                beforeGauge_Pa: pipe.farGauge_Pa,
-                outGauge_Pa: pipe.pipe.regulator.outGauge_Pa,
-                own_Pa: pipe.pipe.regulator.drop_Pa,
-                left_Pa:
-                  pipe.farGauge_Pa - pipe.pipe.regulator.outGauge_Pa - pipe.pipe.regulator.drop_Pa,
-              },
-              result: 'left_Pa',
-              source: sources.lineRegulator,
-            },
-          ]
-        : []),
-    ]
-  })
   const stage_Pa = answer.conditions.meterGauge_Pa
   return [
     {
@@ -104,7 +106,7 @@ export function gasWorkings(answer: GasAnswer): readonly Working[] {
       result: 'total_m3_s',
       source: sources.continuity,
     },
-    ...drops,
+    ...way.flatMap(workingsOf),
     {
       circuit: 'gas',
       title: `At ${answer.index.appliance?.name ?? 'the appliance'} (gauge)`,
