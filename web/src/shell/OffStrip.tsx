@@ -299,6 +299,8 @@ const ListButton = styled(AriaButton)`
   flex: none;
 `
 const Sheet = styled(Window)`
+  --ink: var(--tag-ink);
+  --ink-2: var(--tag-2);
   background: var(--tag);
   color: var(--tag-ink);
   width: min(640px, 100vw);

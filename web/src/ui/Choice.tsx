@@ -35,8 +35,11 @@ export function Choice<K extends string>(props: ChoiceProps<K>) {
         isDisabled={isDisabled ?? false}
         onPress={() => setOpen(true)}
         onKeyDown={(event) => {
-          if (event.key === 'ArrowDown' || event.key === 'ArrowUp') setOpen(true)
-          else event.continuePropagation()
+          if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp')
+            return event.continuePropagation()
+          // Else the list that opens is scrolled by the same key.
+          event.preventDefault()
+          setOpen(true)
         }}
       >
         <span id={`${id}-value`}>{said ?? <i>choose</i>}</span>

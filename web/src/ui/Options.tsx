@@ -1,4 +1,4 @@
-import type { CSSProperties, RefObject } from 'react'
+import type { RefObject } from 'react'
 import { ListBox, ListBoxItem, Popover } from 'react-aria-components'
 import styled from 'styled-components'
 
@@ -14,14 +14,13 @@ interface OptionsProps {
 
 /** What can be chosen, while it is open; what is chosen already may be chosen again. */
 export function Options({ label, value, options, trigger, onChoose, onClose }: OptionsProps) {
-  const width = { '--trigger-width': `${trigger.current?.offsetWidth ?? 0}px` } as CSSProperties
   return (
     <Frame
+      aria-label={label}
       triggerRef={trigger}
       isOpen
       onOpenChange={onClose}
       placement="bottom start"
-      style={width}
     >
       <ListBox
         aria-label={label}
@@ -49,7 +48,12 @@ const Frame = styled(Popover)`
   border: 1.5px solid var(--ink);
   min-width: var(--trigger-width);
   max-height: 60vh;
-  overflow: auto;
+  display: grid;
+  grid-template-rows: minmax(0, 1fr);
+  [role='listbox'] {
+    overflow: auto;
+    outline: none;
+  }
   [role='option'] {
     padding: 8px 12px;
     min-height: 40px;
