@@ -15,20 +15,20 @@ export function SaveLine() {
   const { draft } = useDesign()
   const { waiting, notSent, isLate } = useSending()
   const { save, says } = draft
-  const kept = waiting > 0 && (save === 'saved' || save === 'waiting')
-  if (notSent > 0 && (save === 'saved' || save === 'waiting'))
+  const isQuiet = save === 'saved' || save === 'waiting'
+  if (notSent > 0 && isQuiet)
     return (
       <Line role="status" data-save="refused">
         {notSent} not sent
       </Line>
     )
-  if (isLate)
+  if (isLate && (isQuiet || save === 'saving'))
     return (
       <Line role="status" data-save="waiting">
         Figures follow …
       </Line>
     )
-  if (kept)
+  if (waiting > 0 && isQuiet)
     return (
       <Line role="status" data-save="waiting" title={says}>
         Kept here, {waiting} to send
