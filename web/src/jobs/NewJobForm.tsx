@@ -147,7 +147,7 @@ const Frame = styled.form`
     gap: 20px;
     align-items: center;
   }
-  .react-aria-Select button {
+  [aria-haspopup='listbox'] {
     min-height: 48px;
     font-size: var(--large);
   }
