@@ -346,7 +346,8 @@ function staircase(
   const left = run[0] && run[0].pipe.from !== meterNode ? run[0].x1 : room.source + 12
   const right = room.width - 4
   const far = run.map((one) => stair.far_Pa(one.pipe.id))
-  const highest_Pa = Math.max(stair.start_Pa, ...far)
+  // What is wanted may be more than there is at the start.
+  const highest_Pa = Math.max(stair.start_Pa, stair.limit_Pa, ...far)
   const span_Pa = Math.max(1e-6, highest_Pa - Math.min(stair.limit_Pa, ...far)) * 1.12
   const y = (gauge_Pa: number) =>
     top + 18 + ((staircaseHeight - 36) * (highest_Pa - gauge_Pa)) / span_Pa
