@@ -243,7 +243,7 @@ test('the pieces of a sheet are asked for with its address, once each, and all o
   const before = await (await page.request.get('/before.js')).text()
   const [, ofGas = ''] = /"gas":(\[[^\]]+\])/.exec(before) ?? []
   const early = (JSON.parse(ofGas) as string[]).map((name) => `/${name}`)
-  expect(early.filter((href) => /JobShell|JobContext|GasPage/.test(href))).toHaveLength(3)
+  expect(early.filter((href) => /\/(JobShell|jobs|GasPage)-/.test(href))).toHaveLength(3)
   expect(asked.filter((path, i) => asked.indexOf(path) !== i)).toEqual([])
   expect(early.filter((href) => !asked.includes(href))).toEqual([])
 })

@@ -191,14 +191,17 @@ function useTopOfSheet(
 ) {
   const before = useRef(shown)
   useEffect(() => {
-    if (before.current !== shown) page.current?.scrollTo(0, 0)
-    before.current = shown
-    // With the frame that is laid out anyway.
-    const frame = requestAnimationFrame(() =>
+    const bring = () =>
       tabs.current
         ?.querySelector('[aria-current]')
-        ?.scrollIntoView({ inline: 'center', block: 'nearest' }),
-    )
+        ?.scrollIntoView({ inline: 'center', block: 'nearest' })
+    if (before.current !== shown) {
+      before.current = shown
+      page.current?.scrollTo(0, 0)
+      return bring()
+    }
+    // A job that opens: with the frame that is laid out anyway.
+    const frame = requestAnimationFrame(bring)
     return () => cancelAnimationFrame(frame)
   }, [shown, page, tabs])
 }

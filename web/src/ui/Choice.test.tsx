@@ -58,6 +58,7 @@ test('where nothing is chosen it asks to', () => {
     fuels.map(({ text }) => text),
   )
   expect(screen.queryByRole('option', { selected: true })).toBeNull()
+  expect(document.activeElement?.textContent).toBe('Natural gas')
   take('Oil')
   expect(chosen).toEqual(['oil'])
   expect(closed('Oil Fuel')).toBeTruthy()

@@ -24,7 +24,7 @@ export function Options({ label, value, options, trigger, onChoose, onClose }: O
     >
       <ListBox
         aria-label={label}
-        autoFocus
+        autoFocus={value === null ? 'first' : true}
         shouldSelectOnPressUp
         shouldFocusOnHover
         disallowEmptySelection
