@@ -191,14 +191,15 @@ function useTopOfSheet(
 ) {
   const before = useRef(shown)
   useEffect(() => {
-    const bring = () =>
-      tabs.current
-        ?.querySelector('[aria-current]')
-        ?.scrollIntoView({ inline: 'center', block: 'nearest' })
+    const bring = () => {
+      const tab = tabs.current?.querySelector('[aria-current]')
+      tab?.scrollIntoView({ inline: 'center', block: 'nearest' })
+    }
     if (before.current !== shown) {
       before.current = shown
       page.current?.scrollTo(0, 0)
-      return bring()
+      bring()
+      return
     }
     // A job that opens: with the frame that is laid out anyway.
     const frame = requestAnimationFrame(bring)
