@@ -1,7 +1,7 @@
 import type { SheetId } from '@hestian/core'
 import { oldSheetIds, sheetCode, sheetNames, stageOfSheet, stageSheets } from '@hestian/core'
 import type { ReactNode, RefObject } from 'react'
-import { Suspense, useEffect, useRef } from 'react'
+import { Suspense, useEffect, useLayoutEffect, useRef } from 'react'
 import { Link, useParams } from 'react-router'
 import styled from 'styled-components'
 import { useJobState } from '../api/queries'
@@ -190,21 +190,23 @@ function useTopOfSheet(
   tabs: RefObject<HTMLElement | null>,
 ) {
   const before = useRef(shown)
-  useEffect(() => {
-    const bring = () => {
-      const tab = tabs.current?.querySelector('[aria-current]')
-      tab?.scrollIntoView({ inline: 'center', block: 'nearest' })
-    }
-    if (before.current !== shown) {
-      before.current = shown
-      page.current?.scrollTo(0, 0)
-      bring()
-      return
-    }
-    // A job that opens: with the frame that is laid out anyway.
-    const frame = requestAnimationFrame(bring)
-    return () => cancelAnimationFrame(frame)
+  // Before it is seen: a tab that moves while a hand comes down is another one.
+  useLayoutEffect(() => {
+    if (before.current === shown) return
+    before.current = shown
+    page.current?.scrollTo(0, 0)
+    bringIntoSight(tabs.current)
   }, [shown, page, tabs])
+  // A job that opens: with the frame that is laid out anyway.
+  useEffect(() => {
+    const frame = requestAnimationFrame(() => bringIntoSight(tabs.current))
+    return () => cancelAnimationFrame(frame)
+  }, [tabs])
+}
+
+function bringIntoSight(tabs: HTMLElement | null) {
+  const tab = tabs?.querySelector('[aria-current]')
+  tab?.scrollIntoView({ inline: 'center', block: 'nearest' })
 }
 
 /** Undo and redo by the usual keys, except while a text is being typed. */
