@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import { act, cleanup, render, screen } from '@testing-library/react'
-import { Component, type ReactNode, Suspense } from 'react'
+import { Component, type ReactNode, startTransition, Suspense, useState } from 'react'
 import { fetchPage, pageOf } from './pages'
 
 let isAway = true
@@ -37,6 +37,31 @@ class Held extends Component<{ readonly children: ReactNode }> {
   override render = () => (this.state.broke ? <p>not here</p> : this.props.children)
 }
 
+test('one that cannot be fetched is said where one came by a link from a page that is here', async () => {
+  const complained = jest.spyOn(console, 'error').mockImplementation()
+  await fetchPage('site')
+  let go: (sheet: 'site' | 'list') => void = () => undefined
+  function Shown({ sheet }: { readonly sheet: 'site' | 'list' }) {
+    const Page = pageOf(sheet)
+    return <Page />
+  }
+  function Frame() {
+    const [sheet, setSheet] = useState<'site' | 'list'>('site')
+    go = (next) => startTransition(() => setSheet(next))
+    return (
+      <Held>
+        <Suspense fallback={<p>is fetched</p>}>
+          <Shown sheet={sheet} />
+        </Suspense>
+      </Held>
+    )
+  }
+  render(<Frame />)
+  act(() => go('list'))
+  expect(await screen.findByText('not here')).toBeTruthy()
+  complained.mockRestore()
+})
+
 test('a page that could not be fetched is fetched anew once the server answers', async () => {
   const complained = jest.spyOn(console, 'error').mockImplementation()
   render(<Held>{draw('list')}</Held>)
@@ -44,6 +69,7 @@ test('a page that could not be fetched is fetched anew once the server answers',
   complained.mockRestore()
   cleanup()
   isAway = false
+  await new Promise((resolve) => setTimeout(resolve, 1100))
   render(draw('list'))
   expect(await screen.findByText('the list')).toBeTruthy()
 })

@@ -13,6 +13,11 @@ interface FetchedPage {
   readonly fetched: () => Promise<Here>
 }
 
+/** Pages fetched at a time: a few, so that a hand is never kept waiting. */
+const abreast = 3
+/** When a page that could not be fetched may be tried again. */
+const afresh_ms = 1000
+
 /**
  * Gives what is here without a turn of the loop. A page that suspends, however shortly, says that it
  * is fetched for a third of a second before React shows it.
@@ -35,8 +40,9 @@ function page<K extends string>(
       here = { default: Page as ComponentType }
       return here
     } catch {
-      // A lazy part that failed once fails for ever: the next try takes a new one.
-      entry.Page = shown()
+      // A lazy part that failed once fails for ever: the next try takes a new one. Not at once, since
+      // React draws what broke once more, and would find one that is on its way again, for ever.
+      setTimeout(() => (entry.Page = shown()), afresh_ms)
       throw new NotFetched('This sheet is not on this device yet, and the server does not answer.')
     }
   }
@@ -85,20 +91,20 @@ const idle = (): Promise<unknown> =>
     : Promise.resolve()
 
 /**
- * Fetches every page that is not here yet, one after the other so that a hand is never kept
- * waiting: a phone goes on without a signal once a job is open. One that cannot be fetched now is
+ * Fetches every page that is not here yet, a few at a time: a phone goes on without a signal once a job is open. One that cannot be fetched now is
  * fetched when it is shown.
  */
 export async function fetchAllPages(): Promise<void> {
   const inTurn = async (all: readonly (() => Promise<unknown>)[]) => {
-    for (const fetched of all) {
+    for (let i = 0; i < all.length; i += abreast) {
       await idle()
-      await Promise.allSettled([fetched()])
+      await Promise.allSettled(all.slice(i, i + abreast).map((fetched) => fetched()))
     }
   }
   const declared = () => lateOnes.map(({ fetch }) => fetch)
   // What the page that is looked at opens is wanted first; each other page brings its own.
-  await inTurn(declared())
+  await idle()
+  await Promise.allSettled(declared().map((fetched) => fetched()))
   await inTurn([walk, ...Object.values(pages)].map(({ fetched }) => fetched))
   await inTurn([...declared(), ...lateParts])
 }
