@@ -91,8 +91,8 @@ const idle = (): Promise<unknown> =>
     : Promise.resolve()
 
 /**
- * Fetches every page that is not here yet, a few at a time: a phone goes on without a signal once a job is open. One that cannot be fetched now is
- * fetched when it is shown.
+ * Fetches every page that is not here yet, a few at a time: a phone goes on without a signal once a
+ * job is open. One that cannot be fetched now is fetched when it is shown.
  */
 export async function fetchAllPages(): Promise<void> {
   const inTurn = async (all: readonly (() => Promise<unknown>)[]) => {
