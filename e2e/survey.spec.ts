@@ -44,6 +44,16 @@ test('a new job is walked on a phone while the server is stopped, and arrives wh
     await page.getByRole('link', { name: 'walk the house' }).click()
     await expect(page.getByRole('heading', { level: 2 })).toHaveText('Is the water connected?')
 
+    // Once a job is open its other pages come by themselves; a signal that is gone sooner takes them.
+    await expect
+      .poll(() =>
+        page.evaluate(() =>
+          ['ReadingsPage', 'ListPage', 'HandoverPage'].every((name) =>
+            performance.getEntriesByType('resource').some((one) => one.name.includes(name)),
+          ),
+        ),
+      )
+      .toBe(true)
     await server.stop()
     for (const title of [
       'Is the water connected?',

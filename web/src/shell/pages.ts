@@ -14,7 +14,7 @@ interface FetchedPage {
 }
 
 /** Pages fetched at a time: a few, so that a hand is never kept waiting. */
-const abreast = 3
+const abreast = 8
 /** When a page that could not be fetched may be tried again. */
 const afresh_ms = 1000
 
