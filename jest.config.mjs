@@ -16,7 +16,7 @@ export default {
   transform: { '^.+\\.(t|j|mj)sx?$': swc },
   // Dependencies that are published as ES modules only.
   transformIgnorePatterns: ['/node_modules/(?!(@fastify/static|mime|@hestian)/)'],
-  testEnvironment: 'node',
+  testEnvironment: '<rootDir>/scripts/oneContext.mjs',
   setupFiles: [
     '<rootDir>/scripts/properties.ts',
     '<rootDir>/scripts/pluginNames.ts',

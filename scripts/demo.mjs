@@ -53,7 +53,7 @@ if (filled && !existsSync(mark))
     `${data} holds other data, and the demo never writes over it. Set HESTIAN_DATA to an empty folder, or start that data with: npm run dev`,
   )
 
-ensureInstalled()
+await ensureInstalled()
 ensureBuilt()
 mkdirSync(data, { recursive: true })
 if (!filled) writeFileSync(mark, JSON.stringify({ made: 'by npm run demo', seeded: false }))

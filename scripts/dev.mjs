@@ -3,7 +3,7 @@ import { ensureBuilt, ensureInstalled, root, say, start } from './setup.mjs'
 
 const port = Number(process.env.PORT ?? 4180)
 const data = resolve(process.env.HESTIAN_DATA ?? join(root, 'data/dev'))
-ensureInstalled()
+await ensureInstalled()
 ensureBuilt()
 await (await import('./buildServer.mjs')).watchServer()
 const tsx = ['--import', 'tsx']

@@ -61,40 +61,45 @@ const sqliteWorks = () =>
     stdio: 'ignore',
   }).status === 0
 
-/** Everything npm brings, and a database driver that loads. */
-export function ensureInstalled() {
+/** Runs a command beside what else goes on; whether it ended well. */
+const beside = (command, args, options) =>
+  new Promise((done) => {
+    const child = spawn(command, args, { cwd: root, ...options })
+    child.on('error', () => done(false))
+    child.on('close', (code) => done(code === 0))
+  })
+
+/** Everything npm brings, but for what has to be compiled. */
+export function ensurePackages() {
   const lock = join(root, 'package-lock.json')
   const mark = join(root, 'node_modules/.package-lock.json')
-  const fresh = existsSync(mark) && statSync(mark).mtimeMs >= statSync(lock).mtimeMs - 1000
-  if (!fresh || !sqliteWorks()) {
-    const tools = ['python3', 'make', 'g++'].filter((tool) => !has(tool))
-    if (tools.length > 0) apt(['build-essential', 'python3'], 'compiling the database driver')
-  }
-  if (!fresh) {
-    say('installing packages; the database driver may compile for two minutes …')
-    if (
-      spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
-        cwd: root,
-        stdio: 'inherit',
-        env: npmEnv(),
-      }).status !== 0
+  if (existsSync(mark) && statSync(mark).mtimeMs >= statSync(lock).mtimeMs - 1000) return
+  say('installing packages …')
+  const args = ['ci', '--ignore-scripts', '--no-audit', '--no-fund', '--loglevel=error']
+  if (spawnSync('npm', args, { cwd: root, stdio: 'inherit' }).status !== 0)
+    stop(
+      'installing failed; the lines above say why. Without a network it needs a filled npm cache.',
     )
-      stop(
-        'installing failed; the lines above say why. Without a network it needs a filled npm cache.',
-      )
-  }
-  if (!sqliteWorks()) {
-    say('compiling the database driver, up to two minutes …')
-    spawnSync('npm', ['rebuild', 'better-sqlite3', '--foreground-scripts', '--loglevel=error'], {
-      cwd: root,
-      stdio: ['ignore', 'ignore', 'inherit'],
-      env: npmEnv(),
-    })
-    if (!sqliteWorks())
-      stop(
-        'the database driver does not load. Try: npm rebuild better-sqlite3 --foreground-scripts',
-      )
-  }
+}
+
+/** A database driver that loads. It is compiled on one core; the other may do something else. */
+export async function ensureDriver() {
+  if (sqliteWorks()) return
+  const tools = ['python3', 'make', 'g++'].filter((tool) => !has(tool))
+  if (tools.length > 0) apt(['build-essential', 'python3'], 'compiling the database driver')
+  say('compiling the database driver, up to two minutes …')
+  await beside('npm', ['rebuild', 'better-sqlite3', '--foreground-scripts', '--loglevel=error'], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: npmEnv(),
+  })
+  if (!sqliteWorks())
+    stop('the database driver does not load. Try: npm rebuild better-sqlite3 --foreground-scripts')
+}
+
+/** Everything npm brings, and a database driver that loads. */
+export async function ensureInstalled() {
+  ensurePackages()
+  await ensureDriver()
 }
 
 export const chromium = '/usr/bin/chromium'

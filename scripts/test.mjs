@@ -1,11 +1,12 @@
 import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { ensureBuilt, ensureChromium, ensureInstalled, root, say } from './setup.mjs'
+import { ensureBuilt, ensureChromium, ensureDriver, ensurePackages, root, say } from './setup.mjs'
 
-ensureInstalled()
+ensurePackages()
 ensureChromium()
-ensureBuilt()
+// What follows, up to the first test, needs no database.
+const driver = ensureDriver()
 const results = join(root, 'test-results')
 mkdirSync(results, { recursive: true })
 const bin = (path) => join(root, 'node_modules', path)
@@ -40,6 +41,7 @@ const check = (name, args) =>
 const readJson = (path) => (existsSync(path) ? JSON.parse(readFileSync(path, 'utf8')) : undefined)
 
 await Promise.all([
+  driver,
   check('types', [bin('typescript/bin/tsc'), '-p', 'tsconfig.json', '--noEmit']),
   check('lint', [bin('eslint/bin/eslint.js'), '.']),
   check('dead code and undeclared packages', [
@@ -50,6 +52,7 @@ await Promise.all([
   check('licences', ['scripts/licences.mjs']),
   check('formatting', [bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']),
 ])
+ensureBuilt()
 
 const unitFile = join(results, 'unit.json')
 rmSync(unitFile, { force: true })
