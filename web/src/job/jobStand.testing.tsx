@@ -34,6 +34,8 @@ interface JobStandProps {
   readonly frozen?: boolean
   /** What was recorded before. */
   readonly entries?: readonly JobRecord[]
+  /** What was read, by the test it belongs to. */
+  readonly samples?: Readonly<Record<string, readonly Sample[]>>
   readonly person?: Person
   /** Where the page stands. */
   readonly at?: string
@@ -48,16 +50,23 @@ interface JobStandProps {
   readonly children: ReactNode
 }
 
+type Samples = NonNullable<JobStandProps['samples']>
+const unread: Samples = {}
+
 /** The job solved and judged, handed over as its worker does. */
-function useAnswer(document: JobDocument, entries: readonly JobRecord[]): JobAnswer {
+function useAnswer(
+  document: JobDocument,
+  entries: readonly JobRecord[],
+  samples: Samples,
+): JobAnswer {
   const [{ solved, heard }] = useState(() => ({ solved: answering(), heard: hearing() }))
   return useMemo(() => {
     const { units } = practices[document.practice]
-    const question = { document, records: { entries, samples: {} }, units }
+    const question = { document, records: { entries, samples }, units }
     const answer = carried(solved(carried({ n: 1, ...question })))
     if ('failed' in answer) throw new Error(answer.failed)
     return heard(answer.found, question)
-  }, [document, entries, solved, heard])
+  }, [document, entries, samples, solved, heard])
 }
 
 /** A job that is edited in memory: solved and judged as the real one, sent nowhere. */
@@ -65,6 +74,7 @@ export function JobStand({
   job,
   frozen = false,
   entries: before = [],
+  samples = unread,
   person = lead,
   at = '/',
   onEdit,
@@ -83,7 +93,7 @@ export function JobStand({
   const [entries, setEntries] = useState(before)
   const [refusal, setRefusal] = useState<string>()
   const made = useRef(before.length)
-  const { solution, judgement, inWords } = useAnswer(document, entries)
+  const { solution, judgement, inWords } = useAnswer(document, entries, samples)
   const show = showIn(solution.practice.units)
   /** Does something on site as the real one, and keeps it here. */
   const perform = (act: SiteAct): Promise<boolean> => Promise.resolve(judged(act))
@@ -106,7 +116,7 @@ export function JobStand({
     design: { draft: { document, edit, undo: nothing, redo: nothing }, solution, inWords },
     standing: {
       state: {
-        ...{ id: 'job', records: entries, samples: {}, revisions: [] },
+        ...{ id: 'job', records: entries, samples, revisions: [] },
         frozen: frozen ? 'A' : null,
       },
       judgement,
