@@ -15,8 +15,7 @@ vm.compileFunction = (source, names, options) => {
 /**
  * Unit tests without a browser, in the context Node itself runs in. In a context of its own, as
  * Jest gives each file, every `Math` and `Number` is looked up through an interceptor: what computes
- * took two to three times as long. Modules are still loaded afresh for each file; what a file hangs
- * on `globalThis` the next one would find, so none does.
+ * took two to three times as long. Modules are still loaded afresh for each file.
  */
 export default class OneContext extends TestEnvironment {
   constructor(config, context) {
@@ -27,17 +26,22 @@ export default class OneContext extends TestEnvironment {
       config: config.projectConfig,
       global: globalThis,
     })
-    this.before = new Set(Reflect.ownKeys(globalThis))
+    this.before = Object.getOwnPropertyDescriptors(globalThis)
   }
 
   getVmContext() {
     return here
   }
 
-  /** What the file left on `globalThis` goes with it. */
+  /** What the file left on `globalThis` goes with it, and what it put in place of another. */
   async teardown() {
     this.fakeTimersModern.dispose()
-    for (const key of Reflect.ownKeys(globalThis))
-      if (!this.before.has(key)) Reflect.deleteProperty(globalThis, key)
+    for (const key of Reflect.ownKeys(globalThis)) {
+      const was = this.before[key]
+      const is = Object.getOwnPropertyDescriptor(globalThis, key)
+      if (!was) Reflect.deleteProperty(globalThis, key)
+      else if (is && is.configurable && (is.value !== was.value || is.get !== was.get))
+        Object.defineProperty(globalThis, key, was)
+    }
   }
 }
