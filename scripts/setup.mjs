@@ -61,14 +61,6 @@ const sqliteWorks = () =>
     stdio: 'ignore',
   }).status === 0
 
-/** Runs a command beside what else goes on; whether it ended well. */
-const beside = (command, args, options) =>
-  new Promise((done) => {
-    const child = spawn(command, args, { cwd: root, ...options })
-    child.on('error', () => done(false))
-    child.on('close', (code) => done(code === 0))
-  })
-
 /** Everything npm brings, but for what has to be compiled. */
 export function ensurePackages() {
   const lock = join(root, 'package-lock.json')
@@ -88,10 +80,11 @@ export async function ensureDriver() {
   const tools = ['python3', 'make', 'g++'].filter((tool) => !has(tool))
   if (tools.length > 0) apt(['build-essential', 'python3'], 'compiling the database driver')
   say('compiling the database driver, up to two minutes …')
-  await beside('npm', ['rebuild', 'better-sqlite3', '--foreground-scripts', '--loglevel=error'], {
-    stdio: ['ignore', 'ignore', 'inherit'],
-    env: npmEnv(),
-  })
+  await new Promise((done) =>
+    spawn('npm', ['rebuild', 'better-sqlite3', '--loglevel=error'], {
+      ...{ cwd: root, stdio: 'ignore', env: npmEnv() },
+    }).on('close', done),
+  )
   if (!sqliteWorks())
     stop('the database driver does not load. Try: npm rebuild better-sqlite3 --foreground-scripts')
 }

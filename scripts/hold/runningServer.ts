@@ -58,6 +58,10 @@ export class RunningServer {
   async start(): Promise<boolean> {
     this.exitCode = undefined
     this.complaints = ''
+    if (await this.isHeard())
+      throw new Error(
+        `another server answers on port ${this.port}: a trial that was broken off left it; end it first`,
+      )
     if (isFolder(this.dataFolder) && this.peopleIds().length === 0)
       copyFileSync(join(root, 'demo/people.json'), join(this.dataFolder, 'people.json'))
     const child = spawn(process.execPath, ['server/dist/server.mjs'], {
@@ -80,14 +84,17 @@ export class RunningServer {
     })
     this.child = child
     for (let i = 0; i < 2400 && this.exitCode === undefined; i++) {
-      const answers = await fetch(`${this.address}/api/health`).then(
-        (one) => one.ok,
-        () => false,
-      )
-      if (answers) return true
+      if (await this.isHeard()) return true
       await pause(50)
     }
     return false
+  }
+
+  private isHeard(): Promise<boolean> {
+    return fetch(`${this.address}/api/health`).then(
+      ({ ok }) => ok,
+      () => false,
+    )
   }
 
   async kill(): Promise<void> {
