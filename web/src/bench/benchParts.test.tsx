@@ -261,6 +261,7 @@ describe('after a test', () => {
 describe('joints soaped', () => {
   const soap = ({ gasTest }: Stood) => gasTest && <Soap gasTest={gasTest} />
   const name = 'Meter to boiler'
+  const mark = () => screen.getByRole('list', { name: 'Joints' }).querySelector('svg')?.outerHTML
 
   test('are counted, and all that are open are said dry at once', async () => {
     const site = tested(0)
@@ -283,7 +284,9 @@ describe('joints soaped', () => {
     const site = tested(0)
     await open(site, soap)
     press(`Joint by joint: ${name}`)
+    expect(mark()).not.toContain('--stop')
     press(`Bubbles: Bend 2, ${name}`)
+    await waitFor(() => expect(mark()).toContain('--stop'))
     await waitFor(() => expect(said()).toMatch(/0 dry, 1 bubbles/))
     press(`Close: ${name}`)
     press(`All dry: ${name}`)
