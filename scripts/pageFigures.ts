@@ -40,18 +40,18 @@ function printWeights(): void {
   const scripts = readdirSync(join(dist, 'assets')).filter((name) => name.endsWith('.js'))
   // The frame of a job, and what its answers are checked against.
   const shell = scripts.filter((name) => /^(JobShell|jobAnswers)-/.test(name))
+  const ofJobs = readFileSync(join(dist, 'before.js'), 'utf8')
   const sheets = scripts
     .filter((name) => /^[A-Z]\w*Page-/.test(name) && !name.startsWith('SheetPage'))
     .map((name) => {
-      const own = closure([name])
       // A page of the firm stands outside the frame of a job.
-      const isOfJob = [...own.keys()].some((part) => part.startsWith('JobContext'))
-      const all = isOfJob ? closure([...shell, name]) : own
+      const all = closure(ofJobs.includes(name) ? [...shell, name] : [name])
       const more = new Map([...all].filter(([part]) => !first.has(part)))
       return { name: name.split('-')[0] ?? name, kB: total_kB(more) }
     })
     .sort((a, b) => b.kB - a.kB)
   for (const { name, kB } of sheets) said(`  ${name} more`, kB, limits.sheet_kB)
+  if (shell.length < 2) throw new Error('the frame of a job is in other pieces now')
   const worker = readdirSync(join(dist, 'assets')).find((name) => /^worker-.*\.js\.gz$/.test(name))
   const worker_kB = readFileSync(join(dist, 'assets', worker ?? '')).length / 1000
   console.log(`what solves them, in a worker beside the page: ${worker_kB.toFixed(0)} kB gzipped`)

@@ -3,7 +3,7 @@ import '@fontsource-variable/atkinson-hyperlegible-next'
 import '@fontsource-variable/special-gothic/standard.css'
 import type { JobState } from '@hestian/core'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
-import { StrictMode } from 'react'
+import { startTransition, StrictMode } from 'react'
 import { I18nProvider } from 'react-aria-components'
 import { createRoot } from 'react-dom/client'
 import { BrowserRouter } from 'react-router'
@@ -40,16 +40,20 @@ outbox.onDelivered = (entry) => {
 void outbox.open()
 fetchShown(location.pathname)
 
-createRoot(document.getElementById('root') ?? document.body).render(
-  <StrictMode>
-    <QueryClientProvider client={client}>
-      {/* Days are typed year first, which reads the same everywhere. */}
-      <I18nProvider locale="en-CA">
-        <BrowserRouter>
-          <GlobalStyle />
-          <App />
-        </BrowserRouter>
-      </I18nProvider>
-    </QueryClientProvider>
-  </StrictMode>,
+const root = createRoot(document.getElementById('root') ?? document.body)
+// In slices, between which a phone can answer a finger.
+startTransition(() =>
+  root.render(
+    <StrictMode>
+      <QueryClientProvider client={client}>
+        {/* Days are typed year first, which reads the same everywhere. */}
+        <I18nProvider locale="en-CA">
+          <BrowserRouter>
+            <GlobalStyle />
+            <App />
+          </BrowserRouter>
+        </I18nProvider>
+      </QueryClientProvider>
+    </StrictMode>,
+  ),
 )

@@ -59,41 +59,48 @@ export function sequenceOf(spec: SequenceSpec, at: string, job: SequenceJob): Se
     offered: spec.offered?.(job) ?? false,
     steps: spec
       .steps(job, at)
-      .map((part) => stepOf(id, { ...part, ...ticketAt(part, at, job) }, job.practice)),
+      .map((part) => stepOf(id, part, ticketAt(part, at, job), job.practice)),
   }
 }
 
 /** Gas at an appliance goes by its class; on pipework it is the ticket for pipework. */
-function ticketAt(
-  { ticket }: StepPart,
-  at: string,
-  { document }: SequenceJob,
-): Pick<StepPart, 'ticket'> {
+function ticketAt({ ticket }: StepPart, at: string, { document }: SequenceJob): StepPart['ticket'] {
+  if (ticket !== 'gas') return ticket
   const appliance = document.appliances.find(({ id }) => id === at)
-  return ticket === 'gas' && appliance ? { ticket: gasTicketFor(appliance.kind) } : {}
+  return appliance ? gasTicketFor(appliance.kind) : ticket
 }
 
-/** A step in the words of its place: those stand in braces. */
-function stepOf(sequence: string, { was, ...part }: StepPart, { words }: Practice): Step {
-  const before = was === true ? part.id : was
+/**
+ * A step in the words of its place: those stand in braces. A job has a hundred of them, so each is
+ * copied once and what it has is written over.
+ */
+function stepOf(
+  sequence: string,
+  part: StepPart,
+  ticket: StepPart['ticket'],
+  { words }: Practice,
+): Step {
   const said = (text: string) => inWords(text, words)
-  return {
+  const { was, hazard, evidence } = part
+  const step: { -readonly [K in keyof Step]: Step[K] } = {
     ...part,
+    id: `${sequence}.${part.id}`,
+    sequence,
     title: said(part.title),
     short: said(part.short),
     why: said(part.why),
-    ...(part.hazard === undefined ? {} : { hazard: said(part.hazard) }),
-    ...(part.evidence === undefined ? {} : { evidence: said(part.evidence) }),
-    id: `${sequence}.${part.id}`,
-    sequence,
     guards: (part.guards ?? []).map((guard) => ({ ...guard, text: said(guard.text) })),
     effects: part.effects ?? {},
     leavesOff: (part.leavesOff ?? []).map((left): LeavesOff => ({
       ...left,
       backBefore: `${sequence}.${left.backBefore}`,
     })),
-    ...(before === undefined ? {} : { was: before }),
+    was: was === true ? part.id : was,
   }
+  if (ticket !== undefined) step.ticket = ticket
+  if (hazard !== undefined) step.hazard = said(hazard)
+  if (evidence !== undefined) step.evidence = said(evidence)
+  return step
 }
 
 /**

@@ -1,5 +1,5 @@
 import type { JudgedHandTest } from '../bench/by-hand/judged'
-import { handTestPlace } from '../bench/by-hand/sheet'
+import { handTestPlace } from '../bench/by-hand/named'
 import type { JobDocument } from '../job/document'
 import type { BodyOf, JobRecord } from '../job/records'
 import type { Changes, Condition, Danger, PlantState, ThingId, Three } from '../sequences/plant'

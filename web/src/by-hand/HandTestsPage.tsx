@@ -1,6 +1,6 @@
 import type { JudgedHandTest } from '@hestian/core'
 import { handTestName, handTestPlace, judgeHandTests, setAside } from '@hestian/core'
-import { useEffect, useMemo, useState } from 'react'
+import { useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import styled from 'styled-components'
 import { HoldPoints } from '../job/HoldPoints'
@@ -70,10 +70,12 @@ export function HandTestsPage() {
 
 /** Brings the test that a step asked for into sight. */
 function useShown(place: string | null): void {
+  // Drawn with what a sheet draws after its answer.
+  const isThere = useDeferredValue(true, false)
   useEffect(() => {
-    if (place === null) return
+    if (place === null || !isThere) return
     document.querySelector(`[data-place="${CSS.escape(place)}"]`)?.scrollIntoView()
-  }, [place])
+  }, [place, isThere])
 }
 
 /** What was tested at an appliance that is no longer here. */

@@ -21,7 +21,6 @@ import {
   recordsOfAct,
   requestOf,
   showIn,
-  siteTime,
 } from '@hestian/core'
 import { useQueryClient } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
@@ -91,10 +90,9 @@ function queueAct(
  */
 function useWorker(
   staff: Staff | undefined,
-  document: JobDocument,
+  { practice }: JobDocument,
+  today: string,
 ): { readonly person: Person | undefined; readonly cannot: string | undefined } {
-  const today = siteTime(new Date().toISOString(), document).slice(0, 10)
-  const { practice } = document
   return useMemo(
     () => ({
       person: staff && atWork(staff, practice, today),
@@ -197,7 +195,7 @@ function Answered({
   out,
   draft,
   setTried,
-  answer: { solution, judgement, inWords },
+  answer: { solution, judgement, inWords, today },
   onceShown,
   isLate,
   children,
@@ -209,7 +207,7 @@ function Answered({
 
   const { practice, site } = draft.document
   const zone = site.timeZone ?? onlyZone(practice)
-  const { person, cannot } = useWorker(staff, draft.document)
+  const { person, cannot } = useWorker(staff, draft.document, today)
   const dates = useMemo(() => datesIn(zone), [zone])
 
   const { flush } = draft

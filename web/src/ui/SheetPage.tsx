@@ -1,14 +1,14 @@
 import type { Finding, SheetId } from '@hestian/core'
 import { severityWords } from '@hestian/core'
 import type { ReactNode } from 'react'
-import { useLayoutEffect, useMemo, useRef, useState } from 'react'
+import { Children, useDeferredValue, useLayoutEffect, useMemo, useRef, useState } from 'react'
 import styled from 'styled-components'
 import { useJobActions, useOnceShown, useStanding, useWords } from '../job/JobContext'
 import { Button } from './Button'
 import { Mark } from './icons'
 import { SheetContext, useSheet } from './sheetContext'
 import { WorkedProvider } from './Worked'
-import { phone } from './phone'
+import { phone, phoneQuery } from './phone'
 
 interface SheetPageProps {
   readonly sheet: SheetId
@@ -27,13 +27,16 @@ export function SheetPage({ sheet, children, margin, findings }: SheetPageProps)
   const { judgement } = useStanding()
   const mine = findings ?? judgement.sheets[sheet].findings
   const shown = useMemo(() => ({ sheet, findings: mine }), [sheet, mine])
+  // The answer is drawn first, and what it rests on with the next stroke.
+  const isWhole = useDeferredValue(true, false)
+  const parts = Children.toArray(children)
   return (
     <SheetContext.Provider value={shown}>
       <WorkedProvider>
         <Columns>
           <Page data-page>
-            {children}
-            <Unplaced findings={mine} />
+            {isWhole ? parts : parts.slice(0, 2)}
+            {isWhole && <Unplaced findings={mine} />}
           </Page>
           <Margin findings={mine}>{margin}</Margin>
         </Columns>
@@ -252,6 +255,14 @@ const Page = styled.div`
   min-width: 0;
   ${phone} {
     padding: 12px 14px 24px 12px;
+  }
+  /* What is not looked at yet is laid out when it is: a sheet is ten times as high as a phone. */
+  @media screen and ${phoneQuery} {
+    > section {
+      content-visibility: auto;
+      contain-intrinsic-block-size: auto 600px;
+      overflow-clip-margin: 10px;
+    }
   }
 `
 const Column = styled.aside`

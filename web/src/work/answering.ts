@@ -1,5 +1,5 @@
 import type { JobDocument, Sheet, SolvedSheetId } from '@hestian/core'
-import { jobInWords, judge, showIn, solvedSpecs, solver } from '@hestian/core'
+import { jobInWords, judge, showIn, siteTime, solvedSpecs, solver } from '@hestian/core'
 import { replaceEqualDeep } from '@tanstack/react-query'
 import type { Found, HandedSheet, Question, Solved, ToSolve } from './handed'
 
@@ -22,6 +22,7 @@ export function answering(): (asked: ToSolve) => Solved {
       sequences: solution.sequences,
       judgement,
       inWords: jobInWords(solution, judgement, showIn(units)),
+      today: siteTime(new Date().toISOString(), document).slice(0, 10),
     }
   }
   return ({ n, document, ...rest }) => {

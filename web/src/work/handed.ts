@@ -42,6 +42,8 @@ export interface Found {
   readonly sequences: Sequences
   readonly judgement: Judgement
   readonly inWords: JobInWords
+  /** The day it was at the site then, as `2026-06-03`. */
+  readonly today: string
 }
 
 export type Solved =
@@ -55,6 +57,7 @@ export interface JobAnswer {
   readonly solution: Solution
   readonly judgement: Judgement
   readonly inWords: JobInWords
+  readonly today: string
 }
 
 type PageSheets = Readonly<Partial<Record<SolvedSheetId, Sheet<unknown>>>>
@@ -70,7 +73,7 @@ const asSheet = (sheet: HandedSheet): Sheet<unknown> =>
 export function hearing(): (found: Found, of: Question) => JobAnswer {
   let sheets: PageSheets = {}
   let before: JobAnswer | undefined
-  return ({ sheets: changed, judgement, inWords, ...rest }, of) => {
+  return ({ sheets: changed, judgement, inWords, today, ...rest }, of) => {
     sheets = {
       ...sheets,
       ...Object.fromEntries(Object.entries(changed).map(([id, sheet]) => [id, asSheet(sheet)])),
@@ -92,6 +95,7 @@ export function hearing(): (found: Found, of: Question) => JobAnswer {
         sheets: replaceEqualDeep(before?.judgement.sheets, judgement.sheets),
       },
       inWords: replaceEqualDeep(before?.inWords, inWords),
+      today,
     }
     return before
   }

@@ -1,23 +1,14 @@
 import { sources } from '../../answer/sources'
 import { holdable, judgeHoldPoints } from '../hold-points/holdPoints'
 import type { JudgedHoldPoint } from '../hold-points/holdPoints'
-import { inWords } from '../../job/questions'
 import { fingerprint } from '../../job/merge'
 import type { RecordedSpec } from '../../sheets/sheetSpec'
 import { judgeHandTests } from './judged'
 import type { JudgedHandTest } from './judged'
+import { handTestName, handTestPlace } from './named'
 import type { HandTestFinding } from './wording'
 import { handTestWordings } from './wording'
 import type { Practice } from '../../practice/practice'
-
-/** A reading by its name, with the appliance it is of. */
-export const handTestName = (
-  { kind, target }: Pick<JudgedHandTest, 'kind' | 'target'>,
-  { words }: Practice,
-): string => {
-  const name = inWords(kind.name, words)
-  return target.name ? `${name}, ${target.name}` : name
-}
 
 /**
  * Whether something waits for a reading: it was not made, or could not tell. What is only offered
@@ -100,7 +91,3 @@ const heldUp = ({ point, testName, state }: JudgedHoldPoint): HandTestFinding[] 
           source: sources.trade,
         },
       ]
-
-/** Where a reading stands on its page. */
-export const handTestPlace = ({ kind, target }: Pick<JudgedHandTest, 'kind' | 'target'>): string =>
-  `by-hand.${kind.id}${target.id ? `.${target.id}` : ''}`

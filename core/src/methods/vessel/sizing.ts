@@ -113,19 +113,12 @@ export function designPressures(inputs: VesselInputs): {
  */
 export function sizeVessel(inputs: VesselInputs): VesselSizing {
   const pressures = designPressures(inputs)
-  const { atmosphere_Pa } = inputs
   const staticHead_Pa = head_Pa(Math.max(0, inputs.height_m))
-  if (pressures.finalGauge_Pa <= pressures.chargeGauge_Pa)
-    return { outcome: 'no-room', staticHead_Pa, ...pressures }
-  const byMethod =
-    inputs.method === 'en12828'
-      ? needByEn12828(inputs, pressures)
-      : needByHandbook(inputs, pressures)
+  if (!hasRoom(pressures)) return { outcome: 'no-room', staticHead_Pa, ...pressures }
+  const byMethod = needByMethod(inputs, pressures)
   const needed_m3 = Math.max(0, byMethod.needed_m3)
-  const counts = (vessel: ChargedVessel) =>
-    volumeAtCharge_m3(vessel, { ...pressures, atmosphere_Pa })
-  const builtInCounts_m3 = otherVessels(inputs).reduce((sum, vessel) => sum + counts(vessel), 0)
-  const neededNew_m3 = Math.max(0, needed_m3 - builtInCounts_m3)
+  const counts_m3 = builtInCounts_m3(inputs, pressures)
+  const neededNew_m3 = Math.max(0, needed_m3 - counts_m3)
   const stock_m3 = neededNew_m3 === 0 ? 0 : nextSize_m3(neededNew_m3, inputs.sizes_m3)
   return {
     outcome: 'sized',
@@ -134,7 +127,7 @@ export function sizeVessel(inputs: VesselInputs): VesselSizing {
       ...byMethod,
       staticHead_Pa,
       needed_m3,
-      builtInCounts_m3,
+      builtInCounts_m3: counts_m3,
       neededNew_m3,
       stock_m3,
     },
@@ -151,6 +144,20 @@ export const otherVessels = ({
 ]
 
 type Pressures = ReturnType<typeof designPressures>
+
+const hasRoom = ({ chargeGauge_Pa, finalGauge_Pa }: Pressures) => finalGauge_Pa > chargeGauge_Pa
+
+/** What the vessels beside the one that is sized take in from its charge to its final pressure. */
+function builtInCounts_m3(inputs: VesselInputs, pressures: Pressures): number {
+  const { atmosphere_Pa } = inputs
+  return otherVessels(inputs).reduce(
+    (sum, vessel) => sum + volumeAtCharge_m3(vessel, { ...pressures, atmosphere_Pa }),
+    0,
+  )
+}
+
+const needByMethod = (inputs: VesselInputs, pressures: Pressures) =>
+  inputs.method === 'en12828' ? needByEn12828(inputs, pressures) : needByHandbook(inputs, pressures)
 
 const isWater = ({ fluid }: VesselInputs) => !fluid || fluid.kind === 'water'
 
@@ -238,10 +245,11 @@ export const realExpansion_m3 = ({
 
 /** Largest system a fitted vessel serves by the method, m³, by bisection to a tenth of a litre. */
 export function largestSystem_m3(inputs: VesselInputs, fitted_m3: number): number {
-  const holds = (system_m3: number) => {
-    const sizing = sizeVessel({ ...inputs, system_m3 })
-    return sizing.outcome === 'sized' && sizing.need.neededNew_m3 <= fitted_m3 * (1 + 1e-9)
-  }
+  const pressures = designPressures(inputs)
+  if (!hasRoom(pressures)) return 0
+  const most_m3 = builtInCounts_m3(inputs, pressures) + fitted_m3 * (1 + 1e-9)
+  const holds = (system_m3: number) =>
+    needByMethod({ ...inputs, system_m3 }, pressures).needed_m3 <= most_m3
   let [low, high] = [0, Math.max(inputs.system_m3, 0.01)]
   while (holds(high) && high < 1000) [low, high] = [high, high * 2]
   while (high - low > 1e-4) {
