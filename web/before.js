@@ -2,11 +2,9 @@
 {
   const job = /^\/jobs\/([\w-]+)(?:\/([\w-]+))?/.exec(location.pathname)
   const board = '/api/jobs?find=&stage=all&sort=changed&archived=no&page=1&size=25'
-  const ahead = (href) => {
-    const link = document.createElement('link')
-    Object.assign(link, { rel: 'preload', as: 'fetch', crossOrigin: 'anonymous', href })
-    document.head.append(link)
-  }
+  const links = []
+  const ahead = (href) =>
+    links.push(`<link rel="preload" as="fetch" crossorigin="anonymous" href="${href}">`)
   // Where one comes in by a link, who is in is asked afterwards.
   if (!/^\/(invitation|guest|first)\b/.test(location.pathname)) {
     ahead('/api/session')
@@ -17,10 +15,9 @@
   if (job) {
     ahead(`/api/jobs/${job[1]}`)
     for (const name of pieces[job[2]] || pieces.site || [])
-      document.head.append(
-        Object.assign(document.createElement('link'), { rel: 'modulepreload', href: `/${name}` }),
-      )
+      links.push(`<link rel="modulepreload" href="/${name}">`)
   } else if (location.pathname === '/' && location.search === '') ahead(board)
+  document.head.insertAdjacentHTML('beforeend', links.join(''))
 }
 // Before anything is drawn, so that a page in the cellar theme never flashes white.
 try {
