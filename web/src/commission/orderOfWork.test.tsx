@@ -10,9 +10,12 @@ import { OrderOfWork } from './OrderOfWork'
 
 afterEach(cleanup)
 
-function open(site: Site, shown?: string) {
+function open(
+  site: Site,
+  shown?: string,
+  sequences: readonly JudgedSequence[] = site.judge().work.sequences,
+) {
   const picked: string[] = []
-  const { sequences } = site.judge().work
   render(
     <JobStand job={house()}>
       <OrderOfWork sequences={sequences} shown={shown} onPick={(id) => picked.push(id)} />
@@ -52,6 +55,18 @@ test('what is done is counted over the sequences that are asked for', () => {
   expect(done).toBeGreaterThan(2)
   const of = asked.reduce((sum, one) => sum + one.steps.length, 0)
   expect(order().textContent).toContain(`${done} of ${of} done`)
+})
+
+test('what nothing waits for stands apart, and is not counted', () => {
+  const site = new Site(house())
+  site.until('heating.purge', 'heating')
+  const sequences = site
+    .judge()
+    .work.sequences.map((one) => ({ ...one, waits: one.sequence.id === 'heating' }))
+  expect(heating(sequences).done).toBeGreaterThan(2)
+  open(site, undefined, sequences)
+  expect(order().textContent).toMatch(/^The order of work0 of \d+ done/)
+  expect(order().textContent).toContain('nothing waits for it')
 })
 
 test('a step says when it was done or read, which is now, and what the others come after', () => {

@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import 'fake-indexeddb/auto'
-import type { JobDocument, JobState, Staff } from '@hestian/core'
+import type { JobDocument, JobState, Staff, Ticket } from '@hestian/core'
 import { blankDocument } from '@hestian/core'
 import { act, screen, waitFor } from '@testing-library/react'
 import { owner, renderAs } from '../people/renderAs.testing'
@@ -50,9 +50,14 @@ function Records() {
 }
 
 function Worker() {
-  const { nameOf, show } = useReadBy()
+  const { nameOf, show, person } = useReadBy()
   count('readBy')
-  return <p>{`${nameOf('lead')}, ${show(2e4, 'gas-pressure')}`}</p>
+  return (
+    <>
+      <p>{`${nameOf('lead')}, ${show(2e4, 'gas-pressure')}`}</p>
+      <p>{`tickets: ${person?.tickets.join(', ') ?? ''}`}</p>
+    </>
+  )
 }
 
 function Sent() {
@@ -166,6 +171,19 @@ test('whoever may not work on site records nothing, and hears why', async () => 
   expect(await screen.findByText(/may/)).toBeTruthy()
   expect(screen.getByText('0 records')).toBeTruthy()
   expect(sent).toEqual([])
+})
+
+test('a ticket counts to the end of its last day, and not the day after', async () => {
+  const dayFromNow = (days: number) =>
+    new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10)
+  const held = (ticket: Ticket, until: string) => ({
+    ...{ ticket, until, practice: null, number: '7', issuer: 'A board' },
+  })
+  await open(
+    blank,
+    owner({ holds: [held('gas-boiler', dayFromNow(0)), held('electrical', dayFromNow(-1))] }),
+  )
+  expect(screen.getByText('tickets: gas-boiler')).toBeTruthy()
 })
 
 /** The server takes its time over what is done on site, until it is told to answer. */

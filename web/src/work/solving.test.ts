@@ -1,5 +1,14 @@
 import type { JobDocument } from '@hestian/core'
-import { applyEdits, jobInWords, judge, practices, showIn, solve, solvedSpecs } from '@hestian/core'
+import {
+  applyEdits,
+  jobInWords,
+  judge,
+  practices,
+  showIn,
+  siteTime,
+  solve,
+  solvedSpecs,
+} from '@hestian/core'
 import { demoJobs } from '../../../demo/src/index'
 import type { Asked } from './asked'
 import type { JobAnswer, Question } from './handed'
@@ -66,6 +75,17 @@ test.each(jobs)('%s comes over as it is solved here', async (_, document) => {
   const judged = judge(here, records)
   expect(judgement).toEqual(judged)
   expect(inWords).toEqual(jobInWords(here, judged, showIn(question.units)))
+})
+
+test('it says what day it is at the site, whatever day it is here', async () => {
+  const at = (timeZone: string): JobDocument => ({ ...weir, site: { ...weir.site, timeZone } })
+  const [east, west] = [at('Pacific/Kiritimati'), at('Pacific/Pago_Pago')]
+  const dayOf = async (document: JobDocument) => (await ask(begun(), questionOf(document))).today
+  const now = new Date().toISOString()
+  expect(await dayOf(east)).toBe(siteTime(now, east).slice(0, 10))
+  expect(await dayOf(west)).toBe(siteTime(now, west).slice(0, 10))
+  // They are a day and an hour apart.
+  expect(await dayOf(east)).not.toBe(await dayOf(west))
 })
 
 test('after a change it says what another job with that change says, and keeps the rest', async () => {
