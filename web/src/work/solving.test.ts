@@ -1,14 +1,5 @@
 import type { JobDocument } from '@hestian/core'
-import {
-  applyEdits,
-  jobInWords,
-  judge,
-  practices,
-  showIn,
-  siteTime,
-  solve,
-  solvedSpecs,
-} from '@hestian/core'
+import { applyEdits, jobInWords, judge, practices, showIn, solve, solvedSpecs } from '@hestian/core'
 import { demoJobs } from '../../../demo/src/index'
 import type { Asked } from './asked'
 import type { JobAnswer, Question } from './handed'
@@ -78,14 +69,23 @@ test.each(jobs)('%s comes over as it is solved here', async (_, document) => {
 })
 
 test('it says what day it is at the site, whatever day it is here', async () => {
-  const at = (timeZone: string): JobDocument => ({ ...weir, site: { ...weir.site, timeZone } })
-  const [east, west] = [at('Pacific/Kiritimati'), at('Pacific/Pago_Pago')]
-  const dayOf = async (document: JobDocument) => (await ask(begun(), questionOf(document))).today
-  const now = new Date().toISOString()
-  expect(await dayOf(east)).toBe(siteTime(now, east).slice(0, 10))
-  expect(await dayOf(west)).toBe(siteTime(now, west).slice(0, 10))
-  // They are a day and an hour apart.
-  expect(await dayOf(east)).not.toBe(await dayOf(west))
+  const timers = [
+    'setTimeout',
+    'clearTimeout',
+    'setImmediate',
+    'queueMicrotask',
+    'nextTick',
+  ] as const
+  jest.useFakeTimers({ now: Date.UTC(2026, 5, 3, 20), doNotFake: [...timers] })
+  const dayAt = async (timeZone: JobDocument['site']['timeZone']) => {
+    const there = { ...weir, site: { ...weir.site, timeZone } }
+    return (await ask(begun(), questionOf(there))).today
+  }
+  expect(await dayAt('Pacific/Auckland')).toBe('2026-06-04')
+  expect(await dayAt('Europe/London')).toBe('2026-06-03')
+  jest.setSystemTime(Date.UTC(2026, 5, 3, 5))
+  expect(await dayAt('America/Vancouver')).toBe('2026-06-02')
+  jest.useRealTimers()
 })
 
 test('after a change it says what another job with that change says, and keeps the rest', async () => {
