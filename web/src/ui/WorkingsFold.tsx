@@ -140,6 +140,7 @@ const Crease = styled.div`
   border-top: 1.2px dashed var(--rule);
   background: linear-gradient(var(--sunk), var(--paper));
   ${phone} {
+    margin-left: -12px;
     padding-left: 12px;
   }
 `
