@@ -108,7 +108,7 @@ async function tryDeed(deed: Deed, server: RunningServer): Promise<Found> {
   const done = () => deed.isDone(server, id)
   const isDone = await done()
   const said = `${deed.name}: ${status} ${JSON.stringify(body).slice(0, 200)}`
-  if (status < 300) return isDone ? { outcome: 'done', done } : { outcome: 'lost', said }
+  if (status < 300) return isDone ? { outcome: 'done', done, said } : { outcome: 'lost', said }
   if (sentence(body) === '' || status === 500) return { outcome: 'thrown', said }
   return isDone ? { outcome: 'half', said } : { outcome: 'refused', said }
 }
@@ -143,10 +143,11 @@ async function officeWorks({ data, fill, free }: SmallDisk): Promise<Tally> {
     }
     await server.kill()
     if (!(await server.start())) throw new Error(server.complaints)
-    const gone = await Promise.all(found.map(async ({ done }) => done && !(await done())))
+    const isGone = await Promise.all(found.map(async ({ done }) => done && !(await done())))
+    const gone = found.filter((_, i) => isGone[i])
     await server.stop()
     const { faults } = await verify(data)
-    return tally(found, gone.filter((one) => one === true).length, [...stuck, ...faults], data)
+    return tally(found, gone, [...stuck, ...faults], data)
   } finally {
     await server.kill()
   }
@@ -187,7 +188,7 @@ async function pressedIn(server: RunningServer): Promise<Found> {
 
 function tally(
   found: readonly Found[],
-  gone: number,
+  gone: readonly Found[],
   faults: readonly string[],
   data: string,
 ): Tally {
@@ -198,11 +199,11 @@ function tally(
   const bad = found.filter(({ outcome }) => ['lost', 'half', 'thrown'].includes(outcome))
   return {
     tried: `${found.length} deeds of the office: ${count('done')} done, ${count('refused')} refused with a sentence`,
-    lost: count('lost') + gone,
+    lost: count('lost') + gone.length,
     doubled: count('half'),
     thrown: count('thrown') + litter.length + (count('refused') === 0 ? 1 : 0),
     hung: faults.length,
-    says: [...bad.map(({ said }) => said ?? ''), ...faults, ...litter].slice(0, 12),
+    says: [...[...bad, ...gone].map(({ said }) => said ?? ''), ...faults, ...litter].slice(0, 12),
   }
 }
 

@@ -53,6 +53,16 @@ test('asked for twice under one id it is one', async () => {
   expect((await kept()).kept).toHaveLength(1)
 })
 
+test('two in one second are two, each with its own archive', async () => {
+  const first = await makeTriedBackup(bench.folder, { askedAs: 'one', at: at(3) })
+  const second = await makeTriedBackup(bench.folder, { askedAs: 'two', at: at(3) })
+  expect(second.name).not.toBe(first.name)
+  const read = async () => (await listBackups(bench.folder)).map(({ askedAs }) => askedAs).sort()
+  expect(await read()).toEqual(['one', 'two'])
+  const { raw } = await bench.send('GET', `/backups/${first.name}`)
+  expect(raw).toHaveLength(first.bytes)
+})
+
 test('nobody who does not work here makes one, and no other file leaves by its name', async () => {
   expect(await bench.send('POST', '/backups', bench.act('stranger'))).toMatchObject({
     body: { code: 'other-person' },

@@ -34,7 +34,7 @@ export async function makeTriedBackup(
   const folder = backupsIn(dataFolder)
   const again = (await listBackups(dataFolder)).find((one) => one.askedAs === askedAs)
   if (again) return again
-  const name = `hestian-${at.replace(/\.\d+/, '').replaceAll(':', '-')}.zip`
+  const name = freeName(folder, at)
   const file = join(folder, name)
   const scratch = join(folder, `.trial-${randomUUID()}`)
   try {
@@ -59,6 +59,14 @@ export async function makeTriedBackup(
   } finally {
     await rm(scratch, { recursive: true, force: true })
   }
+}
+
+/** By the second, and by a number where another was made in it: one never stands in another's place. */
+function freeName(folder: string, at: string): string {
+  const stem = `hestian-${at.replace(/\.\d+/, '').replaceAll(':', '-')}`
+  let name = `${stem}.zip`
+  for (let n = 2; existsSync(join(folder, name)); n++) name = `${stem}-${n}.zip`
+  return name
 }
 
 /** What a kill left behind of an earlier one. */
